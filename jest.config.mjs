@@ -1,0 +1,13 @@
+/** Unit, property and database tests. Browser tests run under Playwright (tests/e2e). */
+export default {
+  testEnvironment: "node",
+  roots: ["<rootDir>/src", "<rootDir>/tests"],
+  testMatch: ["**/*.test.ts"],
+  moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "^server-only$": "<rootDir>/tests/empty.ts" },
+  transform: {
+    "^.+\\.(t|j)sx?$": ["@swc/jest", { jsc: { parser: { syntax: "typescript", tsx: true }, target: "es2022" }, module: { type: "commonjs" } }],
+  },
+  transformIgnorePatterns: ["/node_modules/(?!(temporal-polyfill|temporal-utils)/)"],
+  modulePathIgnorePatterns: ["<rootDir>/.next", "<rootDir>/.data"],
+  maxWorkers: 2,
+};

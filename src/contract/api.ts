@@ -1,0 +1,29 @@
+import { z } from "zod";
+
+const Percent = z.object({ base: z.enum(["all", "shown", "own row", "own column"]).default("shown"), decimals: z.int().min(0).max(4).default(1) });
+/** A group as a program names it: as kept, null for not set, a marked one for the rest. */
+export const GroupValue = z.union([z.string(), z.number(), z.null(), z.object({ rest: z.literal(true) })]);
+export type GroupValue = z.infer<typeof GroupValue>;
+
+const asked = { sentence: z.string(), now: z.string().optional() };
+
+export const AnswerRequest = z.strictObject({ ...asked, percent: Percent.optional() });
+export const RecordsRequest = z.strictObject({
+  ...asked,
+  percent: Percent.optional(),
+  group: z.array(GroupValue).max(3).optional(),
+  split: GroupValue.optional(),
+  offset: z.int().min(0).default(0),
+  limit: z.int().min(1).max(10_000).default(1_000),
+});
+
+/** RFC 9457. */
+export interface ProblemDetails {
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  readonly detail: string;
+  readonly at?: { readonly from: number; readonly to: number };
+  readonly nearest?: readonly string[];
+  readonly expected?: readonly string[];
+}

@@ -1,0 +1,156 @@
+import { Exact } from "../base";
+import { lastOf, MINUTES_IN, pathWords, type Unit } from "../catalog";
+import type { CountReport, Measure } from "../definition";
+import { measures } from "../measure";
+import type { Bucket, Instant } from "../time";
+import { instantText, parseInstant } from "../time";
+import type { Viewpoint } from "../sql";
+import { NONE, REST, foldKey, naturalOrder, valueKey, type Aggregate, type CountParts, type Key, type Level, type Tier } from "../plan";
+import { headOf, type Head } from "./head";
+
+/** A measured value with how many records it is of, and how many of those have nothing to measure. */
+export interface Cell {
+  /** Exact decimal text, or an instant or date; null for empty. */
+  readonly value: string | null;
+  readonly records: number;
+  readonly empties: number;
+}
+
+export interface AnswerRow {
+  readonly path: readonly Head[];
+  /** One for each measure. */
+  readonly cells: readonly Cell[];
+  /** For each head of the split, one for each measure; empty without a split. */
+  readonly parts: readonly (readonly Cell[])[];
+  /** Running totals of each measure, where asked for. */
+  readonly running?: readonly (string | null)[];
+}
+
+export interface MeasureHead {
+  readonly words: string;
+  readonly unit: Unit | null;
+  readonly additive: boolean;
+  readonly isDate: boolean;
+}
+
+/** The table that a count comes to: rows of the finest tier in display order, the split's heads, totals from the records. */
+export interface CountAnswer {
+  readonly kind: "count";
+  readonly measures: readonly MeasureHead[];
+  readonly rows: readonly AnswerRow[];
+  /** Rows of the coarser tiers, by length of their path: [1], [2] … */
+  readonly tiers: readonly (readonly AnswerRow[])[];
+  readonly split: readonly Head[];
+  readonly total: readonly Cell[];
+  /** Under each head of the split, one cell for each measure. */
+  readonly columnTotals: readonly (readonly Cell[])[];
+  /** Everything with what `without` hides; null when nothing is hidden. */
+  readonly everything: readonly Cell[] | null;
+  /** Some record may count in more than one group. */
+  readonly manyValued: boolean;
+  readonly asOf: Instant;
+}
+
+export function countAnswer(parts: CountParts): CountAnswer {
+  const { report, view, tiers, tops, levels, buckets } = parts;
+  const depth = report.by.length;
+  const find = new Map(levels.flatMap((level) => level.rows.map((row) => [JSON.stringify([level.keys, row.keys]), row])));
+  const cells = (keys: readonly number[], path: readonly Key[]): Cell[] => cellsOf(find.get(JSON.stringify([keys, path])), report, view);
+  const order = tiers.map((tier, index) => orderOf(tier, tops[index], view));
+  const splitKeys = report.split ? sortedKeys(levels, depth, order[depth]) : [];
+  const prefix = (length: number) => Array.from({ length }, (_, i) => i);
+  const rowsAt = (length: number): AnswerRow[] => pathsAt(parts, length, order).map((path) => ({
+    path: path.map((key, i) => headOf(key, tiers[i], view, buckets)),
+    cells: cells(prefix(length), path),
+    parts: splitKeys.map((key) => cells([...prefix(length), depth], [...path, key])),
+  }));
+  const rows = rowsAt(depth);
+  return {
+    kind: "count",
+    measures: report.measures.map((measure) => measureHead(measure, report, view)),
+    rows: depth === 0 ? [] : report.runningTotal ? withRunning(rows, report.measures) : rows,
+    tiers: prefix(Math.max(depth - 1, 0)).map((i) => rowsAt(i + 1)),
+    split: splitKeys.map((key) => headOf(key, tiers[depth], view, buckets)),
+    total: cells([], []),
+    columnTotals: splitKeys.map((key) => cells([depth], [key])),
+    everything: parts.hidden && cellsOf(parts.hidden, report, view),
+    manyValued: parts.manyValued,
+    asOf: view.now,
+  };
+}
+
+/** The paths of a level in display order. Trend buckets and asked-for empty groups are there without records, too. */
+function pathsAt({ levels, tiers, view, buckets }: CountParts, length: number, order: readonly ((a: Key, b: Key) => number)[]): Key[][] {
+  if (length === 0) return [];
+  const found = levels.find((level) => level.keys.length === length && level.keys.every((key, i) => key === i))!;
+  let paths = found.rows.map((row) => [...row.keys]);
+  const tier = tiers[length - 1];
+  const added = addedKeys(tier, view, tier.group.grain ? buckets : null);
+  if (added.length) {
+    const parents = length === 1 ? [[]] : [...new Map(paths.map((path) => [JSON.stringify(path.slice(0, -1)), path.slice(0, -1)])).values()];
+    const known = new Set(paths.map((path) => JSON.stringify(path)));
+    paths = [...paths, ...parents.flatMap((parent) => added.map((key) => [...parent, key])).filter((path) => !known.has(JSON.stringify(path)))];
+  }
+  return paths.sort((a, b) => a.reduce((found, key, i) => found || order[i](key, b[i]), 0));
+}
+
+/** Keys that are shown without records: every bucket of a trend, every value where empty groups are asked for. */
+function addedKeys(tier: Tier, view: Viewpoint, buckets: ReadonlyMap<Key, Bucket> | null): Key[] {
+  if (buckets) return [...buckets.keys()];
+  if (!tier.group.withEmptyGroups || tier.group.top) return [];
+  const { field, group } = tier;
+  const all = field.thing ? view.catalog.names.list(field.thing).map((t) => String(t.id)) : [...(field.choices ?? [])];
+  const taken = new Set([...(group.without ?? []), ...(group.folds ?? []).flatMap((fold) => fold.values)].map((v) => (v.kind === "thing" ? String(v.id) : v.kind === "text" ? v.text : "")));
+  return [...all.filter((value) => !taken.has(value)).map(valueKey), ...(group.folds ?? []).map((_, index) => foldKey(index))];
+}
+
+function sortedKeys(levels: readonly Level[], index: number, order: (a: Key, b: Key) => number): Key[] {
+  const level = levels.find((l) => l.keys.length === 1 && l.keys[0] === index);
+  return (level?.rows ?? []).map((row) => row.keys[0]).sort(order);
+}
+
+/** A top N goes by its measure, all else by natural order. */
+function orderOf(tier: Tier, tops: readonly Key[] | undefined, view: Viewpoint): (a: Key, b: Key) => number {
+  if (!tops) return naturalOrder(tier, view);
+  const place = (key: Key) => (key === NONE ? tops.length + 1 : key === REST ? tops.length : tops.indexOf(key));
+  return (a, b) => place(a) - place(b);
+}
+
+function cellsOf(row: Aggregate | undefined, report: CountReport, view: Viewpoint): Cell[] {
+  return report.measures.map((measure, index) => {
+    const kind = measures[measure.measure];
+    const found = row?.measures[index];
+    const value = kind.finish(found?.parts ?? []);
+    const records = row?.records ?? 0;
+    return { value: value === null ? null : inUnit(value, measure, report, view), records, empties: measure.field ? records - (found?.filled ?? 0) : 0 };
+  });
+}
+
+/** Durations are kept in minutes and told in the unit asked for; instants in one ISO form. */
+function inUnit(value: string, measure: Measure, report: CountReport, view: Viewpoint): string {
+  const { unit, isDate } = measureHead(measure, report, view);
+  if (isDate) {
+    const instant = parseInstant(value.replace(" ", "T").replace(/([+-]\d\d)$/, "$1:00"));
+    return instant === null ? value : instantText(instant);
+  }
+  return unit && unit !== "minutes" ? new Exact(value).div(MINUTES_IN[unit]).toFixed() : new Exact(value).toFixed();
+}
+
+export function measureHead(measure: Measure, report: CountReport, view: Viewpoint): MeasureHead {
+  const kind = measures[measure.measure];
+  const path = measure.field && view.catalog.findPath(report.subject.id, measure.field);
+  if (!path) return { words: kind.words, unit: null, additive: kind.additive, isDate: false };
+  const field = lastOf(path);
+  const plain = "plain" in kind && kind.plain;
+  const unit = field.type === "duration" && !plain ? (measure.unit ?? field.unit ?? "minutes") : null;
+  return { words: `${kind.words} ${pathWords(path)}${unit ? ` in ${unit}` : ""}`, unit, additive: kind.additive, isDate: !plain && (field.type === "date" || field.type === "instant") };
+}
+
+/** Adds each measure up along the time axis, from 0 at the start of the period; only what adds up has one. */
+function withRunning(rows: readonly AnswerRow[], list: readonly Measure[]): AnswerRow[] {
+  const sums = list.map(() => new Exact(0));
+  return rows.map((row) => ({
+    ...row,
+    running: row.cells.map((cell, i) => (measures[list[i].measure].additive ? (sums[i] = sums[i].plus(cell.value ?? 0)).toFixed() : null)),
+  }));
+}

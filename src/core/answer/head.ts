@@ -1,0 +1,43 @@
+import { numberText } from "../base";
+import { WEEKDAYS, daysText, isBucketGrain, unitText, type Bucket } from "../time";
+import type { Viewpoint } from "../sql";
+import { NONE, REST, type Key, type Tier } from "../plan";
+
+/** A group as it is shown and as programs get it. */
+export interface Head {
+  readonly key: Key;
+  readonly kind: "value" | "fold" | "rest" | "none";
+  /** As kept: people by login, stretches of time by their first day; null for not set and for the rest. */
+  readonly name: string | null;
+  readonly label: string;
+  readonly bucket?: Bucket;
+}
+
+/** What the key of a tier stands for. */
+export function headOf(key: Key, tier: Tier, view: Viewpoint, buckets: ReadonlyMap<Key, Bucket> | null): Head {
+  if (key === NONE) return { key, kind: "none", name: null, label: "not set" };
+  if (key === REST) return { key, kind: "rest", name: null, label: "rest" };
+  if (key.startsWith("f")) {
+    const { name } = tier.group.folds![Number(key.slice(1))];
+    return { key, kind: "fold", name, label: name };
+  }
+  const value = key.slice(1);
+  const bucket = tier.group.grain ? buckets?.get(key) : undefined;
+  return { key, kind: "value", ...namesOfValue(value, tier, view, bucket), ...(bucket ? { bucket } : {}) };
+}
+
+function namesOfValue(value: string, tier: Tier, view: Viewpoint, bucket?: Bucket): { name: string; label: string } {
+  const { field, group } = tier;
+  if (group.grain === "weekday") return { name: WEEKDAYS[Number(value) - 1], label: WEEKDAYS[Number(value) - 1] };
+  if (group.grain === "hour") return { name: value, label: `${value.padStart(2, "0")}:00` };
+  if (group.grain && isBucketGrain(group.grain)) {
+    const whole = unitText(value, group.grain, view.calendar);
+    return { name: bucket?.from ?? value, label: bucket?.partial ? daysText(bucket.from, bucket.to) : whole };
+  }
+  if (field.thing) {
+    const thing = view.catalog.names.find(field.thing, Number(value));
+    return { name: thing?.name ?? value, label: thing ? view.catalog.names.printed(field.thing, thing) : value };
+  }
+  if (field.type === "yesNo") return { name: value === "true" ? "yes" : "no", label: value === "true" ? "yes" : "no" };
+  return { name: value, label: field.type === "text" || field.type === "choice" ? value : numberText(value) };
+}

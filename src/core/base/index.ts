@@ -1,0 +1,4 @@
+export * from "./problem";
+export * from "./nearest";
+export * from "./compare";
+export * from "./number";

@@ -1,0 +1,19 @@
+import { Decimal } from "decimal.js";
+
+/** Exact decimals as texts ("57.5"); 40 digits carry every quotient we show. */
+export const Exact = Decimal.clone({ precision: 40, rounding: Decimal.ROUND_HALF_EVEN, toExpNeg: -30, toExpPos: 40 });
+export type Exact = Decimal;
+
+/** Plain decimal text with at most `places` places, rounded half to even; no exponent, no trailing zeros. */
+export function decimalText(value: Decimal.Value, places = 12): string {
+  const text = new Exact(value).toDecimalPlaces(places, Decimal.ROUND_HALF_EVEN).toFixed();
+  return text === "-0" ? "0" : text;
+}
+
+/** "1 234.5": thin-space thousands, `places` decimals at most. */
+export function numberText(value: Decimal.Value, places = 2): string {
+  const text = new Exact(value).toDecimalPlaces(places, Decimal.ROUND_HALF_UP).toFixed();
+  const [whole, rest] = text.replace("-", "").split(".");
+  const grouped = whole.replace(/\B(?=(\d{3})+$)/g, "\u202f");
+  return (text.startsWith("-") ? "\u2212" : "") + grouped + (rest ? "." + rest : "");
+}

@@ -1,0 +1,115 @@
+import { nearest } from "../base";
+import type { Instant, WorkCalendar } from "../time";
+import type { Field, FieldPath } from "./field";
+import { Names, type Thing, type ThingLists } from "./names";
+import { itemFields, subjects, SUBJECT_IDS, type SubjectId } from "./subjects";
+import { thingFields } from "./thingFields";
+
+/** A field of the workspace's own, as fields.csv describes it. */
+export interface CustomField {
+  readonly id: number;
+  readonly name: string;
+  readonly type: Exclude<Field["type"], "instant">;
+  readonly many: boolean;
+  readonly choices: readonly string[];
+}
+
+/** Everything that a catalog is made from: plain data, so that it can travel to the browser. */
+export interface CatalogData {
+  readonly lists: ThingLists;
+  readonly customFields: readonly CustomField[];
+}
+
+/** Who is looking, as far as words like `me` and `my team` need it. */
+export interface ViewerWords {
+  readonly person: number;
+  readonly team: number | null;
+  readonly teams: readonly number[];
+  /** Projects the viewer manages or whose teams the viewer is in. */
+  readonly projects: readonly number[];
+}
+
+/** What a sentence means depends on these and on nothing else. */
+export interface AskContext {
+  readonly catalog: Catalog;
+  readonly now: Instant;
+  readonly calendar: WorkCalendar;
+}
+
+/** A subject as a sentence names it: all items, one kind of them, moves, time entries. */
+export interface Subject {
+  readonly id: SubjectId;
+  readonly kind?: number;
+}
+
+export class Catalog {
+  readonly names: Names;
+  private readonly items: readonly Field[];
+
+  constructor(readonly data: CatalogData) {
+    this.names = new Names(data.lists);
+    this.items = [...itemFields, ...data.customFields.map(customField)];
+  }
+
+  fieldsOf(subject: SubjectId): readonly Field[] {
+    return subject === "items" ? this.items : subjects[subject].fields;
+  }
+
+  /** The fields that can follow `'s` after a field. */
+  reachedThrough(field: Field): readonly Field[] {
+    if (!field.reaches) return [];
+    return field.reaches === "item" ? this.items : thingFields[field.reaches];
+  }
+
+  /** The path that a definition's ids name; undefined when a field is gone. */
+  findPath(subject: SubjectId, ids: readonly string[]): FieldPath | undefined {
+    const path: Field[] = [];
+    let known = this.fieldsOf(subject);
+    for (const id of ids) {
+      const field = known.find((candidate) => candidate.id === id);
+      if (!field) return undefined;
+      path.push(field);
+      known = this.reachedThrough(field);
+    }
+    return path.length ? (path as unknown as FieldPath) : undefined;
+  }
+
+  kinds(): readonly Thing[] {
+    return this.names.list("kind");
+  }
+
+  subjectWords(subject: Subject): string {
+    const kind = subject.kind === undefined ? undefined : this.names.find("kind", subject.kind);
+    return kind?.plural ?? subjects[subject.id].words;
+  }
+
+  /** "fault" for one, "faults" for any other number. */
+  countedWords(subject: Subject, count: number | string): string {
+    if (String(count) !== "1") return this.subjectWords(subject);
+    const kind = subject.kind === undefined ? undefined : this.names.find("kind", subject.kind);
+    return kind?.label ?? subjects[subject.id].one;
+  }
+
+  /** Every way to name a subject, longest first where one begins another. */
+  subjectNames(): { words: string; subject: Subject }[] {
+    const kinds = this.kinds().map((kind) => ({ words: kind.plural ?? kind.label, subject: { id: "items", kind: kind.id } as Subject }));
+    return [...kinds, ...SUBJECT_IDS.map((id) => ({ words: subjects[id].words, subject: { id } as Subject }))];
+  }
+
+  nearestField(subject: SubjectId, words: string): string[] {
+    return nearest(words, this.fieldsOf(subject).flatMap((field) => [field.words, ...(field.synonyms ?? [])]));
+  }
+}
+
+function customField(custom: CustomField): Field {
+  return {
+    id: `custom:${custom.id}`,
+    words: custom.name,
+    type: custom.type,
+    source: { kind: "custom", id: custom.id },
+    ...(custom.many ? { many: true } : {}),
+    ...(custom.type === "thing" ? { thing: "person" as const, ...(custom.many ? {} : { reaches: "person" as const }) } : {}),
+    ...(custom.type === "duration" ? { unit: "minutes" as const } : {}),
+    ...(custom.choices.length ? { choices: custom.choices } : {}),
+  };
+}

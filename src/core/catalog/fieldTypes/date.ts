@@ -1,0 +1,3 @@
+import { defineFieldType } from "./defineFieldType";
+
+export const date = defineFieldType({ words: "a date", kept: "day", picker: "day", ranked: true });

@@ -1,0 +1,3 @@
+import { defineFieldType } from "./defineFieldType";
+
+export const duration = defineFieldType({ words: "a duration", kept: "number", picker: "duration", measured: true });

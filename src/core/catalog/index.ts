@@ -1,0 +1,6 @@
+export * from "./field";
+export * from "./names";
+export * from "./fieldTypes";
+export * from "./subjects";
+export * from "./thingFields";
+export * from "./catalog";

@@ -1,0 +1,3 @@
+export * from "./report";
+export * from "./dress";
+export * from "./dashboard";

@@ -1,0 +1,146 @@
+import { folded, invariant } from "../base";
+import { MINUTES_IN, isDate, isNumeric, typeOf, type Field } from "../catalog";
+import { Exact } from "../base";
+import { resolvePeriod, instantText, type PeriodDates } from "../time";
+import { bind, joined, sql, type Fragment, type Viewpoint } from "../sql";
+import type { Target } from "./operators/defineOperator";
+import type { Value } from "./value";
+
+/** A text in SQL, folded by the same rule as `folded` does here. */
+export const foldedSql = (text: Fragment): Fragment => sql`lower(normalize(${text}, NFC) COLLATE "und-x-icu")`;
+
+const any = (tests: readonly Fragment[]): Fragment => (tests.length ? sql`(${joined(tests, " OR ")})` : sql`FALSE`);
+
+/** The identities that thing values stand for, for this viewer and instant. */
+export function idsOf(values: readonly Value[], view: Viewpoint): number[] {
+  return [...new Set(values.flatMap((value) => idsOfOne(value, view)))].sort((a, b) => a - b);
+}
+
+function idsOfOne(value: Value, view: Viewpoint): readonly number[] {
+  const { viewer, catalog, now } = view;
+  switch (value.kind) {
+    case "thing":
+      return catalog.names.find(value.thing, value.id) ? [value.id] : [];
+    case "stage":
+      return catalog.names.statusesOf(value.stage).map((status) => status.id);
+    case "current":
+      return catalog.names.list("sprint").filter((s) => s.startsAt !== undefined && s.startsAt <= now && (s.closedAt === undefined || s.closedAt > now)).map((s) => s.id);
+    case "viewer":
+      return { me: [viewer.person], "my team": viewer.team === null ? [] : [viewer.team], "my teams": viewer.teams, "my projects": viewer.projects }[value.word];
+    default:
+      return [];
+  }
+}
+
+const textsOf = (values: readonly Value[]): string[] => values.flatMap((v) => (v.kind === "text" ? [folded(v.text)] : v.kind === "stage" ? (v.stage === "open" ? ["waiting", "under way"] : [v.stage]) : []));
+
+/** A number with its unit as the field keeps it: durations in minutes. */
+export function keptNumber(value: Value, field: Field): string {
+  invariant(value.kind === "number", "a number was checked before");
+  if (field.type !== "duration") return value.number;
+  return new Exact(value.number).times(MINUTES_IN[value.unit ?? field.unit ?? "minutes"]).toFixed();
+}
+
+/** The dates that a value means now. */
+export function datesOf(value: Value, view: Viewpoint): PeriodDates {
+  invariant(value.kind === "period", "a period was checked before");
+  return resolvePeriod(value.period, view.now, view.calendar);
+}
+
+/** True where the single value is one of these; unknown of an empty one, unless `not set` is among them. */
+export function isAnyOf({ path, field, relation }: Target, values: readonly Value[]): Fragment {
+  const tests: Fragment[] = [];
+  const asked = values.filter((value) => value.kind !== "unset");
+  if (asked.length < values.length) tests.push(sql`${relation.value(path)} IS NULL`);
+  if (asked.length) tests.push(equalsAny({ path, field, relation }, asked));
+  return tests.length === 1 ? tests[0] : any(tests);
+}
+
+function equalsAny({ path, field, relation }: Target, values: readonly Value[]): Fragment {
+  const { kept } = typeOf(field);
+  if (field.source.kind === "derived" && field.source.name === "stage") return isStage(path, relation, values);
+  const indexed = relation.indexed(path);
+  if (indexed?.kind === "custom" && (kept === "text" || kept === "thing")) {
+    const documents = (kept === "text" ? textsOf(values) : idsOf(values, relation.view)).map((one) => ({ [indexed.key]: one }));
+    return any(documents.map((document) => sql`${indexed.document} @> ${bind(JSON.stringify(document), "jsonb")}`));
+  }
+  return valueIsAny(relation.raw(path), field, values, relation.view);
+}
+
+/** True where a value of a field's type is one of these, none of which is `not set`. */
+export function valueIsAny(value: Fragment, field: Field, values: readonly Value[], view: Viewpoint): Fragment {
+  const { kept } = typeOf(field);
+  if (kept === "thing") return sql`${value} = ANY(${bind(idsOf(values, view), "int[]")})`;
+  if (kept === "number") return sql`${value} = ANY(${bind(values.map((v) => keptNumber(v, field)), "numeric[]")})`;
+  if (kept === "flag") return any(values.map((v) => sql`${value} = ${bind(v.kind === "flag" && v.yes, "boolean")}`));
+  if (isDate(field)) return any(values.map((v) => inside(value, field, datesOf(v, view))));
+  return sql`${foldedSql(value)} = ANY(${bind(textsOf(values), "text[]")})`;
+}
+
+/** Stages are tested on the status, which has the index. */
+function isStage(path: Target["path"], relation: Target["relation"], values: readonly Value[]): Fragment {
+  const stages = textsOf(values);
+  const { names } = relation.view.catalog;
+  const ids = names.list("status").filter((status) => status.stage && stages.includes(status.stage)).map((status) => status.id);
+  const owners = path.slice(0, -1);
+  const last = path[path.length - 1];
+  const status = { ...last, id: "status", source: { kind: "column", column: "status_id" } } as Field;
+  return sql`${relation.raw([...owners, status] as unknown as Target["path"])} = ANY(${bind(ids, "int[]")})`;
+}
+
+export type ListTest = "any" | "all";
+
+/** Tests of a many-valued field; of an empty list neither is true. */
+export function includes({ path, field, relation }: Target, values: readonly Value[], how: ListTest): Fragment {
+  const indexed = relation.indexed(path);
+  invariant(indexed, "list fields are indexed");
+  const isThing = typeOf(field).kept === "thing";
+  const each = values.filter((v) => v.kind !== "unset").map((value) => (isThing ? idsOf([value], relation.view) : textsOf([value])));
+  if (indexed.kind === "custom") {
+    const holds = (one: string | number) => sql`${indexed.document} @> ${bind(JSON.stringify({ [indexed.key]: [one] }), "jsonb")}`;
+    const tests = each.map((choices) => any(choices.map(holds)));
+    return how === "any" ? any(tests) : sql`(${joined(tests, " AND ")})`;
+  }
+  const type = isThing ? "int[]" : "text[]";
+  if (how === "any") return sql`${indexed.array} && ${bind(each.flat(), type)}`;
+  return sql`(${joined(each.map((choices) => sql`${indexed.array} && ${bind(choices, type)}`), " AND ")})`;
+}
+
+/** Inside the dates of a period. Instants run to its end (outside), or to now (inside) where it is so far. */
+export function inside(value: Fragment, field: Field, dates: PeriodDates): Fragment {
+  return sql`(${since(value, field, dates)} AND ${until(value, field, dates)})`;
+}
+
+export function since(value: Fragment, field: Field, dates: PeriodDates): Fragment {
+  return field.type === "date" ? sql`${value} >= ${bind(dates.from, "date")}` : sql`${value} >= ${bind(instantText(dates.start), "timestamptz")}`;
+}
+
+export function before(value: Fragment, field: Field, dates: PeriodDates): Fragment {
+  return field.type === "date" ? sql`${value} < ${bind(dates.from, "date")}` : sql`${value} < ${bind(instantText(dates.start), "timestamptz")}`;
+}
+
+export function until(value: Fragment, field: Field, dates: PeriodDates): Fragment {
+  if (field.type === "date") return sql`${value} <= ${bind(dates.to, "date")}`;
+  const end = bind(instantText(dates.end), "timestamptz");
+  return dates.soFar ? sql`${value} <= ${end}` : sql`${value} < ${end}`;
+}
+
+export function after(value: Fragment, field: Field, dates: PeriodDates): Fragment {
+  if (field.type === "date") return sql`${value} > ${bind(dates.to, "date")}`;
+  const end = bind(instantText(dates.end), "timestamptz");
+  return dates.soFar ? sql`${value} > ${end}` : sql`${value} >= ${end}`;
+}
+
+/** A text as a LIKE pattern in which nothing is a wildcard. */
+const plain = (text: string): string => folded(text).replace(/[\\%_]/g, (sign) => "\\" + sign);
+
+export function textLike({ path, relation }: Target, value: Value, around: (text: string) => string): Fragment {
+  invariant(value.kind === "text", "a text was checked before");
+  return sql`${foldedSql(relation.raw(path))} LIKE ${bind(around(plain(value.text)), "text")}`;
+}
+
+export const fitsNumber = (field: Field): boolean => isNumeric(field) && !field.many;
+export const fitsDate = (field: Field): boolean => isDate(field) && !field.many;
+export const fitsText = (field: Field): boolean => typeOf(field).kept === "text" && !field.many;
+export const fitsOne = (field: Field): boolean => !field.many && !isDate(field);
+export const fitsMany = (field: Field): boolean => field.many === true;

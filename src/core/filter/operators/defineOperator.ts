@@ -1,0 +1,26 @@
+import type { Field, FieldPath } from "../../catalog";
+import type { Fragment, Relation } from "../../sql";
+import type { Value } from "../value";
+
+/** What stands after the operator. */
+export type Takes = "nothing" | "value" | "values" | "text" | "number" | "numbers" | "day" | "days" | "period";
+
+/** The left side of a test, with the rows it is tested on. */
+export interface Target {
+  readonly path: FieldPath;
+  readonly field: Field;
+  readonly relation: Relation;
+}
+
+export interface Operator {
+  readonly words: string;
+  readonly takes: Takes;
+  readonly fits: (field: Field) => boolean;
+  /** What it asks of a field, for errors: "contains needs a text". */
+  readonly needs: string;
+  /** True of an empty value. */
+  readonly negative?: boolean;
+  readonly toSql: (target: Target, values: readonly Value[]) => Fragment;
+}
+
+export const defineOperator = (operator: Operator): Operator => operator;

@@ -1,0 +1,11 @@
+import { bind, sql } from "../../sql";
+import { fitsNumber, keptNumber } from "../match";
+import { defineOperator } from "./defineOperator";
+
+export const over = defineOperator({
+  words: "over",
+  takes: "number",
+  fits: fitsNumber,
+  needs: "a number, money or a duration",
+  toSql: ({ path, field, relation }, [value]) => sql`${relation.raw(path)} > ${bind(keptNumber(value, field), "numeric")}`,
+});

@@ -1,0 +1,14 @@
+import { sql } from "../sql";
+import { defineMeasure } from "./defineMeasure";
+import { addParts } from "./merging";
+
+export const count = defineMeasure({
+  words: "count",
+  needsField: false,
+  fits: () => false,
+  needs: "no field",
+  additive: true,
+  toSql: () => [sql`count(*)`],
+  merge: addParts,
+  finish: ([n]) => n ?? "0",
+});

@@ -1,0 +1,15 @@
+import { typeOf } from "../catalog";
+import { sql } from "../sql";
+import { defineMeasure } from "./defineMeasure";
+import { keepOne, less } from "./merging";
+
+export const highest = defineMeasure({
+  words: "highest",
+  needsField: true,
+  fits: (field) => !field.many && (typeOf(field).measured === true || typeOf(field).ranked === true),
+  needs: "a number, money, a duration or a date",
+  additive: false,
+  toSql: (value) => [sql`max(${value})`],
+  merge: (parts) => keepOne(parts, (a, b) => less(b, a)),
+  finish: ([value]) => value,
+});

@@ -1,0 +1,3 @@
+import { percentile } from "./percentile";
+
+export const p95 = percentile("p95", 0.95);

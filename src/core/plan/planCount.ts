@@ -1,0 +1,125 @@
+import { bucketsOf, isBucketGrain, resolvePeriod, startOfUnit, type Bucket, type BucketGrain } from "../time";
+import type { Measure, CountReport } from "../definition";
+import { measures, type Parts } from "../measure";
+import { dateGroupOf } from "../sentence";
+import type { Statement, Viewpoint } from "../sql";
+import { aggregate, groupingOf, readAggregates, type Aggregate, type Grouping } from "./count";
+import { valueKey, type Key, type Tier } from "./key";
+import { rankKeys } from "./order";
+
+export type Rows = readonly (readonly (string | null)[])[];
+/** Yields statements to run, takes their rows (all columns as texts), and returns the answer. */
+export type Plan<T> = Generator<readonly Statement[], T, readonly Rows[]>;
+
+/** A report measured for the tiers in `keys`. */
+export interface Level {
+  readonly keys: readonly number[];
+  readonly rows: readonly Aggregate[];
+}
+
+/** What the database had to say of a count: all that an answer is made from. */
+export interface CountParts {
+  readonly report: CountReport;
+  readonly view: Viewpoint;
+  readonly tiers: readonly Tier[];
+  readonly tops: readonly (readonly Key[] | undefined)[];
+  readonly levels: readonly Level[];
+  readonly hidden: Aggregate | null;
+  readonly buckets: ReadonlyMap<Key, Bucket> | null;
+  readonly manyValued: boolean;
+}
+
+/**
+ * How a count is answered:
+ *
+ *     report ─► ranking, where a group has a top N ─► levels ─► (answer)
+ *
+ * A level is the report measured for some of its groups: by group and split, by group, by split, in all. Where every
+ * measure can be merged and no record counts twice, only the finest level is asked of the database and the others are
+ * merged from it; a total is never made from averages or medians.
+ */
+export function* planCount(report: CountReport, view: Viewpoint): Plan<CountParts> {
+  const grouping = yield* rankTops(groupingOf(report, view));
+  const levels = yield* measureLevels(grouping);
+  const hidden = yield* measureHidden(grouping);
+  return { report, view, tiers: grouping.tiers, tops: grouping.tops, levels, hidden, buckets: trendBuckets(report, view), manyValued: grouping.tiers.some((tier) => tier.field.many) };
+}
+
+/** The same grouping with the keys that each top N keeps. */
+export function* rankTops(grouping: Grouping): Plan<Grouping> {
+  const tops: (readonly Key[] | undefined)[] = [];
+  for (const [index, { group }] of grouping.tiers.entries()) {
+    if (!group.top) {
+      tops.push(undefined);
+      continue;
+    }
+    const measure = group.top.by ?? grouping.report.measures[0];
+    const options = { keys: [index], measures: [measure] };
+    const [rows] = yield [aggregate(grouping, options)];
+    const ranked = readAggregates(rows, grouping, options);
+    tops.push(rankKeys(ranked, measure, grouping.tiers[index], grouping.view).slice(0, group.top.count));
+  }
+  return { ...grouping, tops };
+}
+
+/** Every prefix of the tiers, with and without the split, coarse to fine. */
+function levelKeys(grouping: Grouping): number[][] {
+  const depth = grouping.report.by.length;
+  const split = grouping.report.split ? [depth] : null;
+  const prefixes = Array.from({ length: depth + 1 }, (_, length) => Array.from({ length }, (_, i) => i));
+  return prefixes.flatMap((prefix) => (split ? [prefix, [...prefix, ...split]] : [prefix]));
+}
+
+function* measureLevels(grouping: Grouping): Plan<Level[]> {
+  const { report } = grouping;
+  const wanted = levelKeys(grouping);
+  const mergeable = report.measures.every((m) => measures[m.measure].merge) && !grouping.tiers.some((tier) => tier.field.many);
+  if (!mergeable) {
+    const rows = yield wanted.map((keys) => aggregate(grouping, { keys, measures: report.measures }));
+    return wanted.map((keys, i) => ({ keys, rows: readAggregates(rows[i], grouping, { keys, measures: report.measures }) }));
+  }
+  const finest = wanted[wanted.length - 1];
+  const options = { keys: finest, measures: report.measures };
+  const [rows] = yield [aggregate(grouping, options)];
+  const read = readAggregates(rows, grouping, options);
+  return wanted.map((keys) => ({ keys, rows: keys === finest ? read : mergeRows(read, keys, report.measures) }));
+}
+
+/** Joins rows that agree in the kept keys. The finest keys are 0 … n in order, so a key's number is its place. */
+export function mergeRows(rows: readonly Aggregate[], keys: readonly number[], list: readonly Measure[]): Aggregate[] {
+  const groups = new Map<string, Aggregate[]>();
+  for (const row of rows) {
+    const kept = keys.map((key) => row.keys[key]);
+    const id = JSON.stringify(kept);
+    const group = groups.get(id);
+    if (group) group.push(row);
+    else groups.set(id, [row]);
+  }
+  return [...groups.values()].map((group) => ({
+    keys: keys.map((key) => group[0].keys[key]),
+    records: group.reduce((sum, row) => sum + row.records, 0),
+    measures: list.map((measure, i) => ({
+      filled: measure.field ? group.reduce((sum, row) => sum + (row.measures[i].filled ?? 0), 0) : null,
+      parts: measures[measure.measure].merge!(group.map((row) => row.measures[i].parts as Parts)),
+    })),
+  }));
+}
+
+/** What all records measure, the hidden ones too; null when nothing is hidden. */
+function* measureHidden(grouping: Grouping): Plan<Aggregate | null> {
+  if (!grouping.tiers.some(({ group }) => group.without?.length)) return null;
+  const options = { keys: [], measures: grouping.report.measures, hiddenToo: true };
+  const [rows] = yield [aggregate(grouping, options)];
+  return readAggregates(rows, grouping, options)[0] ?? null;
+}
+
+/** The buckets of the time axis, by the key of their group; null where the report has none. */
+export function trendBuckets(report: CountReport, view: Viewpoint): ReadonlyMap<Key, Bucket> | null {
+  const dated = dateGroupOf(report, view);
+  if (!report.period || !dated?.grain || !isBucketGrain(dated.grain)) return null;
+  const grain: BucketGrain = dated.grain;
+  const buckets = bucketsOf(resolvePeriod(report.period, view.now, view.calendar), grain, view.now, view.calendar);
+  return new Map(buckets.map((bucket) => [valueKey(startOfUnit(bucket.from, grain, view.calendar)), bucket]));
+}
+
+

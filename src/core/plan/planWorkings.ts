@@ -1,0 +1,85 @@
+import { bind, compile, joined, Relation, sql, type Viewpoint } from "../sql";
+import type { CountReport, Report } from "../definition";
+import { conditionSql, testsOf, topParts, type Condition, type Value } from "../filter";
+import { conditionText, valueText, groupText } from "../sentence";
+import { clockText, dayText, localDay, periodDatesText, resolvePeriod } from "../time";
+import type { Plan } from "./planCount";
+import { reportTests } from "./count";
+
+/** A condition of the account: what it says, what it meant, who set it, and how many records are left after it. */
+export interface WorkingsLine {
+  readonly says: string;
+  readonly meant: string;
+  readonly from: "the report" | "you are looking";
+  readonly left: number;
+}
+
+/** How a figure was counted. `lines` are an account: each leaves no more than the one before. */
+export interface Workings {
+  readonly lines: readonly WorkingsLine[];
+  readonly notes: readonly { readonly about: string; readonly says: string }[];
+}
+
+/** Counts what is left after each condition, in the order of the sentence. */
+export function* planWorkings(report: Report, view: Viewpoint, who: string): Plan<Workings> {
+  const { catalog } = view;
+  const subject = report.subject.id;
+  const parts = topParts(report.where);
+  const steps: { says: string; meant: string; from: WorkingsLine["from"]; where?: Condition; period: boolean }[] = [
+    { says: `all ${catalog.subjectWords(report.subject)}`, meant: view.projects === null ? "all there are" : "all that you may see", from: "you are looking", period: false },
+  ];
+  parts.forEach((part, index) => {
+    const upTo = parts.slice(0, index + 1);
+    steps.push({ says: conditionText(part, catalog, subject, "all"), meant: meaning(part, view), from: viewerBound(part) ? "you are looking" : "the report", where: upTo.length > 1 ? { kind: "all", of: upTo } : part, period: false });
+  });
+  if (report.period) steps.push({ says: `for ${valueText({ kind: "period", period: report.period }, catalog)}`, meant: periodDatesText(resolvePeriod(report.period, view.now, view.calendar)), from: "the report", ...(report.where ? { where: report.where } : {}), period: true });
+  const statements = steps.map((step) => {
+    const relation = new Relation(subject, view);
+    const tests = step.period ? reportTests(report as CountReport, relation) : [...(report.subject.kind === undefined ? [] : [sql`r.kind_id = ${bind(report.subject.kind, "int")}`]), ...(step.where ? [conditionSql(step.where, relation)] : [])];
+    return compile(sql`SELECT count(*) FROM ${relation.from()} WHERE ${joined([...tests, relation.guard()], " AND ")}`);
+  });
+  const counted = yield statements;
+  return { lines: steps.map(({ says, meant, from }, i) => ({ says, meant, from, left: Number(counted[i][0][0]) })), notes: notesOf(report, view, who) };
+}
+
+const viewerBound = (condition: Condition): boolean => testsOf(condition).some((test) => test.values.some((value) => value.kind === "viewer"));
+
+/** What the words of a condition stood for: dates, statuses, teams. */
+function meaning(condition: Condition, view: Viewpoint): string {
+  const said = testsOf(condition).flatMap((test) => test.values.flatMap((value) => meaningOf(value, view)));
+  return [...new Set(said)].join("; ");
+}
+
+function meaningOf(value: Value, view: Viewpoint): string[] {
+  const { names } = view.catalog;
+  const label = (type: "team" | "project" | "person", ids: readonly number[]) => ids.flatMap((id) => names.find(type, id)?.label ?? []).join(", ") || "none";
+  switch (value.kind) {
+    case "period":
+      return [periodDatesText(resolvePeriod(value.period, view.now, view.calendar))];
+    case "stage":
+      return [names.statusesOf(value.stage).map((status) => status.label).join(", ")];
+    case "current":
+      return ["sprints begun and not closed"];
+    case "viewer":
+      return [value.word === "me" ? label("person", [view.viewer.person]) : value.word === "my projects" ? label("project", view.viewer.projects) : label("team", value.word === "my team" ? (view.viewer.team === null ? [] : [view.viewer.team]) : view.viewer.teams)];
+    default:
+      return [];
+  }
+}
+
+function notesOf(report: Report, view: Viewpoint, who: string): Workings["notes"] {
+  const { catalog, calendar, now } = view;
+  const notes: { about: string; says: string }[] = [];
+  const groups = report.kind === "count" ? [...report.by, ...(report.split ? [report.split] : [])] : report.groupedBy ? [report.groupedBy] : [];
+  for (const group of groups) {
+    const field = catalog.findPath(report.subject.id, group.field);
+    if (field?.[field.length - 1].many) notes.push({ about: "in several", says: `one with several ${field[field.length - 1].words} counts in each of them, and once in the total` });
+    if (group.folds) notes.push({ about: "folded", says: group.folds.map((fold) => `${fold.values.map((v) => valueText(v, catalog, field)).join(" and ")} as ${fold.name}`).join("; ") });
+    if (group.without?.length) notes.push({ about: "without", says: `${group.without.map((v) => valueText(v, catalog, field)).join(", ")} left out of the figure and of the total` });
+    if (group.top) notes.push({ about: "cut short", says: `${groupText({ ...group, folds: undefined, without: undefined }, catalog, report.subject.id)}; all others are the rest` });
+  }
+  notes.push({ about: "as of", says: `${dayText(localDay(now, calendar.zone))}, ${clockText(now, calendar.zone)}${view.past ? ", as it stood" : ""}` });
+  notes.push({ about: "for", says: view.projects === null ? `${who}: nothing is hidden` : `${who}: items of your projects and of none` });
+  notes.push({ about: "left out", says: "what is deleted" });
+  return notes;
+}

@@ -1,0 +1,73 @@
+import { isDate, lastOf, type AskContext, type SubjectId } from "../catalog";
+import { OPERATOR_IDS, operators, type Condition, type OperatorId, type Value } from "../filter";
+import { readPeriod } from "../time";
+import type { Cursor } from "./cursor";
+import { parsePath } from "./fields";
+import { closeBracket, parseOperands } from "./values";
+
+/** Longest wording first, so that "is not" is not read as "is". */
+const BY_LENGTH = [...OPERATOR_IDS].sort((a, b) => operators[b].words.length - operators[a].words.length);
+
+/** condition = all { "or" all } */
+export function parseCondition(cursor: Cursor, context: AskContext, subject: SubjectId): Condition {
+  const start = cursor.at;
+  const parts = [parseAll(cursor, context, subject)];
+  while (cursor.phrase("or", "keyword")) parts.push(parseAll(cursor, context, subject));
+  return parts.length === 1 ? parts[0] : cursor.mark({ kind: "any", of: flat("any", parts) }, start);
+}
+
+/** all = not { "and" not } */
+function parseAll(cursor: Cursor, context: AskContext, subject: SubjectId): Condition {
+  const start = cursor.at;
+  const parts = [parseNot(cursor, context, subject)];
+  while (cursor.phrase("and", "keyword")) parts.push(parseNot(cursor, context, subject));
+  return parts.length === 1 ? parts[0] : cursor.mark({ kind: "all", of: flat("all", parts) }, start);
+}
+
+/** (a and b) and c means a and b and c. */
+const flat = (kind: "all" | "any", parts: readonly Condition[]): Condition[] => parts.flatMap((part) => (part.kind === kind ? [...part.of] : [part]));
+
+/** not = [ "not" ] ( "(" condition ")" | test ) */
+function parseNot(cursor: Cursor, context: AskContext, subject: SubjectId): Condition {
+  const start = cursor.at;
+  if (cursor.phrase("not", "keyword")) return cursor.nest(() => cursor.mark({ kind: "not", of: parseNot(cursor, context, subject) }, start));
+  if (cursor.sign("(")) {
+    const inner = cursor.nest(() => parseCondition(cursor, context, subject));
+    closeBracket(cursor, start);
+    return inner;
+  }
+  return parseTest(cursor, context, subject);
+}
+
+function parseTest(cursor: Cursor, context: AskContext, subject: SubjectId): Condition {
+  const start = cursor.at;
+  const path = parsePath(cursor, context.catalog, subject);
+  const field = path.map((step) => step.id);
+  const operator = parseOperator(cursor, path[path.length - 1], lastOf(path).words);
+  const values: Value[] = parseOperands(cursor, context, path, operators[operator].takes);
+  return cursor.mark({ kind: "test", field, operator, values }, start);
+}
+
+function parseOperator(cursor: Cursor, field: ReturnType<typeof lastOf>, called: string): OperatorId {
+  if (cursor.phraseLength("is not set")) {
+    cursor.at += 3;
+    return "isEmpty";
+  }
+  const fitting = BY_LENGTH.filter((id) => operators[id].fits(field));
+  for (const id of OPERATOR_IDS) if (fitting.includes(id)) cursor.offer({ kind: "operator", words: operators[id].words, called: operators[id].words });
+  for (const id of fitting) {
+    const length = cursor.phraseLength(operators[id].words);
+    if (length) {
+      cursor.at += length;
+      return id;
+    }
+  }
+  if (isDate(field) && readPeriod(cursor.words()).ok) return "during";
+  const other = BY_LENGTH.find((id) => cursor.phraseLength(operators[id].words));
+  if (other) {
+    const length = cursor.phraseLength(operators[other].words);
+    const hint = isDate(field) ? "say on, before, after, since, until or during" : `${called} takes ${fitting.map((id) => operators[id].words).slice(0, 6).join(", ")}`;
+    cursor.stop({ code: "sentence.operator", message: `"${operators[other].words}" needs ${operators[other].needs}; ${called} is ${field.many ? "a list" : isDate(field) ? "a date" : "none"}`, hint }, cursor.at, cursor.at + length);
+  }
+  return cursor.unexpected();
+}

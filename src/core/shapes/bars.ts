@@ -1,0 +1,3 @@
+import { defineShape } from "./defineShape";
+
+export const bars = defineShape({ words: "bars", goodFor: "comparing groups with names of any length", draws: "count", needs: { groups: [1, 3], split: "possible", measures: 3 } });

@@ -1,0 +1,3 @@
+import { defineShape } from "./defineShape";
+
+export const stackedBars = defineShape({ words: "stacked bars", goodFor: "groups and what each is made of", draws: "count", needs: { groups: [1, 1], split: "wanted", measures: 1, additive: true } });

@@ -1,0 +1,7 @@
+export * from "./instant";
+export * from "./day";
+export * from "./zone";
+export * from "./workCalendar";
+export * from "./grain";
+export * from "./relativePeriod";
+export * from "./bucket";

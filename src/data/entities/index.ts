@@ -1,0 +1,3 @@
+export * from "./dictionaries";
+export * from "./records";
+export * from "./definitions";

@@ -1,0 +1,177 @@
+import type { PoolClient } from "pg";
+import { spansOf, type Move, type Span, type StageOf, type TrackedField, type TrackedValues } from "@/core/history";
+import type { Stage } from "@/core/catalog";
+import { instantText, parseInstant, type Instant } from "@/core/time";
+
+/** A move with who made it; `id` where it is stored already. Values are texts as kept: identities, numbers, instants. */
+export interface KeptMove extends Move {
+  readonly id?: number;
+  readonly by: number | null;
+}
+
+/** An item with its whole history, ready to be written. */
+export interface ItemRecord {
+  readonly id: number;
+  readonly isNew: boolean;
+  readonly createdAt: Instant;
+  readonly deletedAt: Instant | null;
+  readonly kindId: number | null;
+  /** Everyone beside the movers and assignees who appears on it. */
+  readonly people: readonly number[];
+  /** The columns that are not tracked, by their names in the table. */
+  readonly columns: Readonly<Record<string, unknown>>;
+  readonly now: TrackedValues;
+  readonly moves: readonly KeptMove[];
+}
+
+const STATE_COLUMNS: { readonly [F in TrackedField]: string } = {
+  status: "status_id", priority: "priority_id", assignee: "assignee_id", team: "team_id", project: "project_id", service: "service_id", sprint: "sprint_id", points: "points", "remaining estimate": "remaining_minutes", due: "due_at",
+};
+const TEXTS: readonly TrackedField[] = ["points", "remaining estimate", "due"];
+
+const instantOrNull = (instant: Instant | null): string | null => (instant === null ? null : instantText(instant));
+
+function stateColumns(span: Span): Record<string, unknown> {
+  const state: Record<string, unknown> = {
+    is_open: span.isOpen, status_since: instantText(span.statusSince), started_at: instantOrNull(span.startedAt), finished_at: instantOrNull(span.finishedAt), reassigned: span.reassigned, reopened: span.reopened,
+  };
+  for (const [field, column] of Object.entries(STATE_COLUMNS) as [TrackedField, string][]) {
+    const value = span.values[field];
+    state[column] = value === null || TEXTS.includes(field) ? value : Number(value);
+  }
+  return state;
+}
+
+/** The tracked values of a row of items, as kept texts. */
+export function trackedOf(row: Readonly<Record<string, unknown>>): TrackedValues {
+  const values = Object.fromEntries(Object.entries(STATE_COLUMNS).map(([field, column]) => [field, row[column] === null || row[column] === undefined ? null : String(row[column])]));
+  const due = values.due;
+  return { ...values, due: due === null ? null : instantText(parseInstant(due.replace(" ", "T").replace(/([+-]\d\d)$/, "$1:00"))!) } as unknown as TrackedValues;
+}
+
+export async function loadStages(client: PoolClient): Promise<StageOf> {
+  const { rows } = await client.query<{ id: number; stage: Stage }>("SELECT id, stage FROM statuses");
+  const stages = new Map(rows.map((row) => [String(row.id), row.stage]));
+  return (status) => (status === null ? null : (stages.get(status) ?? null));
+}
+
+/**
+ * Writes items, their moves and the spans that follow from them, in step: the only way into these tables.
+ * Call it inside a transaction, with every move of each item; moves without an id are new.
+ */
+export async function writeHistories(client: PoolClient, records: readonly ItemRecord[], stageOf: StageOf): Promise<void> {
+  if (records.length === 0) return;
+  const items: unknown[] = [];
+  const moves: unknown[] = [];
+  const spans: unknown[] = [];
+  const present: { person_id: number; project_id: number }[] = [];
+  for (const record of records) {
+    const history = spansOf(record, record.moves, stageOf);
+    const current = stateColumns(history[history.length - 1]);
+    const project = (current.project_id as number | null) ?? null;
+    items.push({ id: record.id, ...record.columns, kind_id: record.kindId, created_at: instantText(record.createdAt), deleted_at: instantOrNull(record.deletedAt), ...current });
+    for (const span of history) spans.push({ item_id: record.id, kind_id: record.kindId, rights_project_id: project, created_at: instantText(record.createdAt), valid_from: instantText(span.from), valid_to: instantOrNull(span.to) ?? "infinity", ...stateColumns(span) });
+    moves.push(...newMoves(record));
+    for (const person of peopleOf(record)) present.push({ person_id: person, project_id: project ?? 0 });
+  }
+  await writeItems(client, items, records.every((record) => record.isNew));
+  if (moves.length) await client.query("INSERT INTO moves (item_id, at, place, field, from_value, to_value, by_id) SELECT item_id, at, place, field, from_value, to_value, by_id FROM json_populate_recordset(NULL::moves, $1)", [JSON.stringify(moves)]);
+  const kept = records.filter((record) => !record.isNew).map((record) => record.id);
+  if (kept.length) await client.query("DELETE FROM state_spans WHERE item_id = ANY($1::int[])", [kept]);
+  await client.query("INSERT INTO state_spans SELECT * FROM json_populate_recordset(NULL::state_spans, $1)", [JSON.stringify(spans)]);
+  await notePresence(client, present);
+}
+
+async function writeItems(client: PoolClient, items: readonly unknown[], allNew: boolean): Promise<void> {
+  const columns = Object.keys(items[0] as object);
+  const update = columns.filter((column) => column !== "id").map((column) => `${column} = excluded.${column}`);
+  const conflict = allNew ? "" : ` ON CONFLICT (id) DO UPDATE SET ${update.join(", ")}`;
+  await client.query(`INSERT INTO items (${columns.join(", ")}) SELECT ${columns.join(", ")} FROM json_populate_recordset(NULL::items, $1)${conflict}`, [JSON.stringify(items)]);
+}
+
+/** Moves that are not stored yet, with their places among those of one instant. */
+function newMoves(record: ItemRecord): unknown[] {
+  let place = 0;
+  return record.moves.flatMap((move, index) => {
+    place = index > 0 && record.moves[index - 1].at === move.at ? place + 1 : 1;
+    return move.id === undefined ? [{ item_id: record.id, at: instantText(move.at), place, field: move.field, from_value: move.from, to_value: move.to, by_id: move.by }] : [];
+  });
+}
+
+function peopleOf(record: ItemRecord): Set<number> {
+  const people = new Set(record.people);
+  if (record.now.assignee !== null) people.add(Number(record.now.assignee));
+  for (const move of record.moves) {
+    if (move.by !== null) people.add(move.by);
+    if (move.field === "assignee") for (const value of [move.from, move.to]) if (value !== null) people.add(Number(value));
+  }
+  return people;
+}
+
+/** Remembers in which projects people appear; a new one changes what viewers may know, so names are loaded again. */
+export async function notePresence(client: PoolClient, present: readonly { person_id: number; project_id: number }[]): Promise<void> {
+  const once = [...new Map(present.map((row) => [`${row.person_id} ${row.project_id}`, row])).values()];
+  if (once.length === 0) return;
+  const { rowCount } = await client.query("INSERT INTO person_projects SELECT person_id, project_id FROM json_populate_recordset(NULL::person_projects, $1) ON CONFLICT DO NOTHING", [JSON.stringify(once)]);
+  if (rowCount) await client.query("UPDATE workspace SET names_version = names_version + 1");
+}
+
+export interface StoredMoveRow {
+  id: number;
+  item_id: number;
+  at: string;
+  field: TrackedField;
+  from_value: string | null;
+  to_value: string | null;
+  by_id: number | null;
+}
+
+const AT = `to_char(at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') AS at`;
+
+/** The moves of items, by item, each list by instant and place. */
+export async function loadMoves(client: PoolClient, ids: readonly number[]): Promise<Map<number, KeptMove[]>> {
+  const { rows } = await client.query<StoredMoveRow>(`SELECT id::int, item_id, ${AT}, field, from_value, to_value, by_id FROM moves WHERE item_id = ANY($1::int[]) ORDER BY item_id, moves.at, place, moves.id`, [ids]);
+  const byItem = new Map<number, KeptMove[]>(ids.map((id) => [id, []]));
+  for (const row of rows) byItem.get(row.item_id)!.push({ id: row.id, at: parseInstant(row.at)!, field: row.field, from: row.from_value, to: row.to_value, by: row.by_id });
+  return byItem;
+}
+
+/** Items as records with their whole histories, by id. Locks them against other writers until the transaction ends. */
+export async function loadRecords(client: PoolClient, ids: readonly number[]): Promise<ItemRecord[]> {
+  const { rows } = await client.query<{ row: Record<string, unknown> }>("SELECT to_jsonb(i) AS row FROM items i WHERE id = ANY($1::int[]) ORDER BY id FOR UPDATE", [ids]);
+  const moves = await loadMoves(client, ids);
+  return rows.map(({ row }) => recordOf(row, moves.get(row.id as number) ?? []));
+}
+
+const UNTRACKED = ["key", "title", "description", "raised_by_id", "asset_id", "release_id", "parent_id", "estimate_minutes", "category", "tags", "tags_folded", "follower_ids", "custom", "custom_folded"] as const;
+
+function recordOf(row: Record<string, unknown>, moves: readonly KeptMove[]): ItemRecord {
+  const instant = (value: unknown): Instant | null => (value ? parseInstant(String(value)) : null);
+  return {
+    id: row.id as number,
+    isNew: false,
+    createdAt: instant(row.created_at)!,
+    deletedAt: instant(row.deleted_at),
+    kindId: row.kind_id as number | null,
+    people: [row.raised_by_id as number | null, ...(row.follower_ids as number[])].filter((id): id is number => id !== null),
+    columns: Object.fromEntries(UNTRACKED.map((column) => [column, row[column]])),
+    now: trackedOf(row),
+    moves,
+  };
+}
+
+/** Derives every span anew, for when the stage of a status changes. */
+export async function rebuildHistories(client: PoolClient, chunk = 2000): Promise<void> {
+  const stageOf = await loadStages(client);
+  for (let after = 0; ; ) {
+    const { rows } = await client.query<{ id: number }>("SELECT id FROM items WHERE id > $1 ORDER BY id LIMIT $2", [after, chunk]);
+    if (rows.length === 0) return;
+    await writeHistories(client, await loadRecords(client, rows.map((row) => row.id)), stageOf);
+    after = rows[rows.length - 1].id;
+  }
+}
+
+/** Marks that records changed, and how far into time they reach. */
+export async function touchRecords(client: PoolClient): Promise<void> {
+  await client.query("UPDATE workspace SET records_version = records_version + 1, latest_at = (SELECT max(at) FROM (SELECT max(created_at) AS at FROM items UNION ALL SELECT max(at) FROM moves UNION ALL SELECT max(deleted_at) FROM items) times)");
+}

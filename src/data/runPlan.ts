@@ -1,0 +1,36 @@
+import type { PoolClient } from "pg";
+import type { Plan } from "@/core/plan";
+import { withConnection, type EntityManager } from "./database";
+
+const asText = { getTypeParser: () => (value: unknown) => value };
+export const STATEMENT_TIMEOUT_MS = 30_000;
+
+/**
+ * Runs a plan: the only way from a plan to the database. All its statements see one snapshot, so that a figure,
+ * its totals and its records agree whatever is written meanwhile. Columns come back as texts.
+ * @throws the driver's error 57014 when a statement takes longer than `timeoutMs`
+ */
+export async function runPlan<T>(em: EntityManager, plan: Plan<T>, timeoutMs = STATEMENT_TIMEOUT_MS): Promise<T> {
+  return withConnection(em, async (client) => {
+    await client.query(`BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY; SET LOCAL statement_timeout = ${Math.round(timeoutMs)}; SET LOCAL jit = off`);
+    try {
+      let step = plan.next();
+      while (!step.done) {
+        const rows = [];
+        for (const { text, values } of step.value) rows.push(await read(client, text, values));
+        step = plan.next(rows);
+      }
+      await client.query("COMMIT");
+      return step.value;
+    } catch (error) {
+      await client.query("ROLLBACK").catch(() => undefined);
+      throw error;
+    }
+  });
+}
+
+async function read(client: PoolClient, text: string, values: readonly unknown[]): Promise<(string | null)[][]> {
+  const query = { text, values: values as unknown[], rowMode: "array" as const, types: asText };
+  const { rows } = await client.query<(string | null)[]>(query);
+  return rows;
+}

@@ -1,0 +1,24 @@
+import { countAnswer, type CountAnswer } from "@/core/answer";
+import type { CountReport, Report } from "@/core/definition";
+import { planCount, planRecords, planWorkings, type RecordsAnswer, type RecordsAsk, type Workings } from "@/core/plan";
+import type { Viewpoint } from "@/core/sql";
+import { endOfDay, parseDay, parseInstant } from "@/core/time";
+import type { EntityManager } from "@/data/database";
+import { runPlan } from "@/data/runPlan";
+
+/** The viewpoint that a report's `as it stood on` asks for: a bare day means its end, a date ahead means now. */
+export function viewOf(report: Report, view: Viewpoint): Viewpoint {
+  if (!report.stood) return view;
+  const day = parseDay(report.stood);
+  const asked = day ? endOfDay(day, view.calendar.zone) - 1 : parseInstant(report.stood);
+  return asked === null || asked >= view.now ? view : { ...view, now: asked, past: true };
+}
+
+export const answerCount = async (em: EntityManager, report: CountReport, view: Viewpoint): Promise<CountAnswer> =>
+  countAnswer(await runPlan(em, planCount(report, viewOf(report, view))));
+
+export const answerRecords = (em: EntityManager, report: Report, ask: RecordsAsk, view: Viewpoint): Promise<RecordsAnswer> =>
+  runPlan(em, planRecords(report, ask, viewOf(report, view)));
+
+export const answerWorkings = (em: EntityManager, report: Report, view: Viewpoint, who: string): Promise<Workings> =>
+  runPlan(em, planWorkings(report, viewOf(report, view), who));
