@@ -98,3 +98,11 @@ start_cluster() {
 
 stop_cluster() { as_owner "$PGBIN/pg_ctl" -D "$1" -m fast -w stop >/dev/null 2>&1 || true; }
 is_running() { [ -f "$1/postmaster.pid" ] && as_owner "$PGBIN/pg_ctl" -D "$1" status >/dev/null 2>&1; }
+
+# For commands beside a running application: its database address.
+command_env() {
+  need_modules
+  [ -n "${DATABASE_URL:-}" ] && return 0
+  [ -f "$ROOT/.data/environment" ] || fail "start the application first: bin/start"
+  set -a; . "$ROOT/.data/environment"; set +a
+}

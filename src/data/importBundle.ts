@@ -80,7 +80,7 @@ class Import {
     await this.writeItems();
     if (written.stagesChanged) await rebuildHistories(this.client);
     await this.writeDependents();
-    await touchRecords(this.client);
+    await touchRecords(this.client, this.latest());
     await this.client.query("UPDATE workspace SET names_version = names_version + 1");
     return { tables: this.tableCounts(), refused: this.refused, unstaged: [] };
   }
@@ -282,6 +282,14 @@ class Import {
       else custom[id] = field.type !== "thing" ? value : Array.isArray(value) ? value.map((login) => this.identities.id("person", login as string)) : this.identities.id("person", value as string);
     }
     return custom;
+  }
+
+  /** The latest instant that the bundle tells of. */
+  private latest(): Instant {
+    let latest = 0;
+    for (const { values } of this.rows("items")) latest = Math.max(latest, values.created_at as number, (values.deleted_at as number | null) ?? 0);
+    for (const { values } of this.rows("moves")) latest = Math.max(latest, values.at as number);
+    return latest;
   }
 
   // ── what hangs on items and projects ──

@@ -1,7 +1,7 @@
 import { numberText } from "../base";
 import { WEEKDAYS, daysText, isBucketGrain, unitText, type Bucket } from "../time";
 import type { Viewpoint } from "../sql";
-import { NONE, REST, type Key, type Tier } from "../plan";
+import { firstOfFold, NONE, REST, type Key, type Tier } from "../plan";
 
 /** A group as it is shown and as programs get it. */
 export interface Head {
@@ -10,20 +10,33 @@ export interface Head {
   /** As kept: people by login, stretches of time by their first day; null for not set and for the rest. */
   readonly name: string | null;
   readonly label: string;
+  /** Which colour it always has: its place among the values of its field; null for not set and the rest. */
+  readonly tone: number | null;
+  /** It is one of an order of ranks, and takes the ramp. */
+  readonly ranked?: true;
   readonly bucket?: Bucket;
 }
 
 /** What the key of a tier stands for. */
 export function headOf(key: Key, tier: Tier, view: Viewpoint, buckets: ReadonlyMap<Key, Bucket> | null): Head {
-  if (key === NONE) return { key, kind: "none", name: null, label: "not set" };
-  if (key === REST) return { key, kind: "rest", name: null, label: "rest" };
+  if (key === NONE) return { key, kind: "none", name: null, label: "not set", tone: null };
+  if (key === REST) return { key, kind: "rest", name: null, label: "rest", tone: null };
   if (key.startsWith("f")) {
     const { name } = tier.group.folds![Number(key.slice(1))];
-    return { key, kind: "fold", name, label: name };
+    return { key, kind: "fold", name, label: name, tone: toneOf(firstOfFold(tier, Number(key.slice(1)), view), tier, view) };
   }
   const value = key.slice(1);
   const bucket = tier.group.grain ? buckets?.get(key) : undefined;
-  return { key, kind: "value", ...namesOfValue(value, tier, view, bucket), ...(bucket ? { bucket } : {}) };
+  return { key, kind: "value", ...namesOfValue(value, tier, view, bucket), tone: toneOf(value, tier, view), ...(tier.field.thing === "priority" ? { ranked: true as const } : {}), ...(bucket ? { bucket } : {}) };
+}
+
+/** A value keeps its colour in every report: things and choices by their place, texts by their letters. */
+function toneOf(value: string, tier: Tier, view: Viewpoint): number {
+  const { field, group } = tier;
+  if (group.grain) return 0;
+  if (field.thing) return Math.min(view.catalog.names.orderOf(field.thing, Number(value)), 1_000_000);
+  if (field.choices?.includes(value)) return field.choices.indexOf(value);
+  return [...value].reduce((sum, letter) => (sum * 31 + letter.codePointAt(0)!) % 9973, 7);
 }
 
 function namesOfValue(value: string, tier: Tier, view: Viewpoint, bucket?: Bucket): { name: string; label: string } {

@@ -2,5 +2,5 @@ export { planCount, type CountParts, type Level, type Plan, type Rows } from "./
 export { planRecords, defaultShowing, type Opened, type RecordsAsk, type RecordsAnswer, type RecordRow } from "./planRecords";
 export { planWorkings, type Workings, type WorkingsLine } from "./planWorkings";
 export type { Aggregate } from "./count";
-export { naturalOrder } from "./order";
+export { firstOfFold, naturalOrder } from "./order";
 export * from "./key";

@@ -16,7 +16,7 @@ export function naturalOrder(tier: Tier, view: Viewpoint): (a: Key, b: Key) => n
 }
 
 /** The value that comes first of those in a fold; "not set" alone comes after all values. */
-function firstOfFold(tier: Tier, index: number, view: Viewpoint): string {
+export function firstOfFold(tier: Tier, index: number, view: Viewpoint): string {
   const compare = compareValues(tier.field, tier, view);
   const values = tier.group.folds![index].values.flatMap((value) =>
     value.kind === "text" ? [value.text] : value.kind === "number" ? [value.number] : value.kind === "flag" ? [String(value.yes)] : value.kind === "stage" && !tier.field.thing ? [value.stage] : idsOf([value], view).map(String),

@@ -171,7 +171,7 @@ export async function rebuildHistories(client: PoolClient, chunk = 2000): Promis
   }
 }
 
-/** Marks that records changed, and how far into time they reach. */
-export async function touchRecords(client: PoolClient): Promise<void> {
-  await client.query("UPDATE workspace SET records_version = records_version + 1, latest_at = (SELECT max(at) FROM (SELECT max(created_at) AS at FROM items UNION ALL SELECT max(at) FROM moves UNION ALL SELECT max(deleted_at) FROM items) times)");
+/** Marks that records changed, up to an instant. */
+export async function touchRecords(client: PoolClient, upTo: Instant): Promise<void> {
+  await client.query("UPDATE workspace SET records_version = records_version + 1, latest_at = greatest(latest_at, $1::timestamptz)", [instantText(upTo)]);
 }

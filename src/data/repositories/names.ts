@@ -13,14 +13,16 @@ export interface Viewer extends ViewerWords {
   readonly name: string;
   readonly role: Role;
   readonly visible: readonly number[] | null;
+  /** Somebody of a client: reads, and changes no item. */
+  readonly isClient: boolean;
 }
 
 /** @returns null when nobody active has this identity */
 export async function loadViewer(client: PoolClient, person: number): Promise<Viewer | null> {
-  const { rows } = await client.query<{ login: string; name: string; role: Role; team_id: number | null; teams: number[]; visible: number[]; mine: number[] }>(
+  const { rows } = await client.query<{ login: string; name: string; role: Role; team_id: number | null; teams: number[]; visible: number[]; mine: number[]; is_client: boolean }>(
     `WITH me AS (SELECT * FROM people WHERE id = $1 AND active),
           t AS (SELECT coalesce(array_agg(team_id ORDER BY position), '{}') AS teams FROM team_members WHERE person_id = $1)
-     SELECT me.login, me.name, me.role, me.team_id, t.teams,
+     SELECT me.login, me.name, me.role, me.team_id, me.client IS NOT NULL AS is_client, t.teams,
        ARRAY(SELECT p.id FROM projects p WHERE NOT EXISTS (SELECT 1 FROM project_teams x WHERE x.project_id = p.id) OR EXISTS (SELECT 1 FROM project_teams x WHERE x.project_id = p.id AND x.team_id = ANY(t.teams)) ORDER BY p.id) AS visible,
        ARRAY(SELECT p.id FROM projects p WHERE p.manager_id = $1 OR EXISTS (SELECT 1 FROM project_teams x WHERE x.project_id = p.id AND x.team_id = ANY(t.teams)) ORDER BY p.id) AS mine
      FROM me, t`,
@@ -29,7 +31,7 @@ export async function loadViewer(client: PoolClient, person: number): Promise<Vi
   const row = rows[0];
   if (!row) return null;
   const visible = row.role === "administrator" ? null : row.visible;
-  return { person, login: row.login, name: row.name, role: row.role, team: row.team_id, teams: row.teams, projects: visible ? row.mine.filter((id) => visible.includes(id)) : row.mine, visible };
+  return { person, login: row.login, name: row.name, role: row.role, team: row.team_id, teams: row.teams, projects: visible ? row.mine.filter((id) => visible.includes(id)) : row.mine, visible, isClient: row.is_client };
 }
 
 export interface WorkspaceRow {

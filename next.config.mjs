@@ -1,0 +1,26 @@
+
+const root = import.meta.dirname;
+const csp = ["default-src 'self'", "script-src 'self' 'unsafe-inline'", "style-src 'self' 'unsafe-inline'", "img-src 'self' data: blob:", "font-src 'self'", "connect-src 'self'", "frame-ancestors 'none'", "base-uri 'self'", "form-action 'self'", "object-src 'none'"].join("; ");
+
+/** @type {import("next").NextConfig} */
+export default {
+  poweredByHeader: false,
+  devIndicators: false,
+  compiler: { styledComponents: true },
+  turbopack: { root },
+  outputFileTracingRoot: root,
+  serverExternalPackages: ["@mikro-orm/core", "@mikro-orm/knex", "@mikro-orm/postgresql", "@mikro-orm/migrations", "knex", "pg", "graphile-worker", "@node-rs/argon2", "pino", "yauzl", "csv-parse", "csv-stringify"],
+  experimental: { proxyClientMaxBodySize: "512mb" },
+  headers: async () => [
+    {
+      source: "/:path*",
+      headers: [
+        { key: "Content-Security-Policy", value: csp },
+        { key: "X-Content-Type-Options", value: "nosniff" },
+        { key: "Referrer-Policy", value: "same-origin" },
+        { key: "X-Frame-Options", value: "DENY" },
+      ],
+    },
+  ],
+  distDir: process.env.GRAND_TALLY_DIST ?? ".next",
+};

@@ -1,0 +1,24 @@
+import { notFound } from "next/navigation";
+import { cache } from "react";
+import { listReports, loadDashboard } from "@/server/web";
+import { Board } from "@/ui/dashboard";
+import { signedIn } from "../../../session";
+
+const load = cache(async (id: string) => {
+  const { em, desk } = await signedIn();
+  return /^\d{1,9}$/.test(id) ? loadDashboard(em, desk.viewer, Number(id)) : null;
+});
+
+interface Props {
+  readonly params: Promise<{ id: string }>;
+}
+
+export const generateMetadata = async ({ params }: Props) => ({ title: (await load((await params).id))?.name ?? "Dashboard" });
+
+export default async function DashboardPage({ params }: Props) {
+  const board = await load((await params).id);
+  if (!board) notFound();
+  const { em, desk } = await signedIn();
+  const reports = board.mayChange ? await listReports(em, desk.viewer, desk.view.catalog) : [];
+  return <Board key={board.id} board={board} reports={reports.map(({ id, name, shape, mine }) => ({ id, name, shape, mine }))} />;
+}

@@ -1,0 +1,16 @@
+import type { ReactNode } from "react";
+import { listPins } from "@/server/web";
+import { Shell } from "@/ui/shell";
+import { signedIn } from "../session";
+
+export const dynamic = "force-dynamic";
+
+export default async function Rooms({ children }: { children: ReactNode }) {
+  const { em, desk } = await signedIn();
+  const { viewer, workspace } = desk;
+  return (
+    <Shell viewer={{ name: viewer.name, login: viewer.login, role: viewer.role }} workspace={workspace.name} pins={await listPins(em, viewer)}>
+      {children}
+    </Shell>
+  );
+}

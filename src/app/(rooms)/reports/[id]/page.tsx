@@ -1,0 +1,25 @@
+import { notFound } from "next/navigation";
+import { cache } from "react";
+import { loadReport } from "@/server/web";
+import { ReportRoom } from "@/ui/report";
+import { roomFacts } from "../../../room";
+import { signedIn } from "../../../session";
+
+const load = cache(async (id: string) => {
+  const { em, desk } = await signedIn();
+  return /^\d{1,9}$/.test(id) ? loadReport(em, desk.viewer, Number(id)) : null;
+});
+
+interface Props {
+  readonly params: Promise<{ id: string }>;
+  readonly searchParams: Promise<{ s?: string }>;
+}
+
+export const generateMetadata = async ({ params }: Props) => ({ title: (await load((await params).id))?.name ?? "Report" });
+
+export default async function ReportPage({ params, searchParams }: Props) {
+  const kept = await load((await params).id);
+  if (!kept) notFound();
+  const { desk } = await signedIn();
+  return <ReportRoom key={kept.id} facts={roomFacts(desk)} kept={kept} sentence={(await searchParams).s ?? null} />;
+}

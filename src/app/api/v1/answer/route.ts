@@ -1,0 +1,4 @@
+import { apiAnswer } from "@/server/web";
+import { programDoor } from "../door";
+
+export const POST = programDoor(apiAnswer);

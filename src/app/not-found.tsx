@@ -1,0 +1,5 @@
+import { NothingHere } from "@/ui/shell";
+
+export default function NotFound() {
+  return <NothingHere />;
+}

@@ -1,0 +1,12 @@
+import type { Desk } from "@/server/web";
+import { mayBuild } from "@/server/web";
+import type { RoomFacts } from "@/ui/report";
+
+/** What the report room needs to read sentences by itself. */
+export const roomFacts = ({ view, data, viewer }: Desk): RoomFacts => ({
+  data,
+  calendar: { ...view.calendar, holidays: [...view.calendar.holidays] },
+  now: view.now,
+  viewer: { person: viewer.person, team: viewer.team, teams: viewer.teams, projects: viewer.projects },
+  mayBuild: mayBuild(viewer),
+});

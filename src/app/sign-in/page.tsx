@@ -1,0 +1,14 @@
+import { redirect } from "next/navigation";
+import { demoFigures, loadWorkspace, needsFirstAdministrator, newSession, withConnection } from "@/server/web";
+import { SignIn } from "@/ui/signin";
+
+export const dynamic = "force-dynamic";
+export const metadata = { title: "Sign in" };
+
+export default async function SignInPage({ searchParams }: { searchParams: Promise<{ to?: string }> }) {
+  const em = await newSession();
+  if (await needsFirstAdministrator(em)) redirect("/first");
+  const workspace = await withConnection(em, loadWorkspace);
+  const { to } = await searchParams;
+  return <SignIn workspace={workspace.name} demo={workspace.isDemo ? demoFigures() : null} to={to?.startsWith("/") && !to.startsWith("//") ? to : "/"} />;
+}

@@ -1,0 +1,24 @@
+import type { CountAnswer } from "../answer";
+import type { Figure } from "./figure";
+
+/** A piece of a made sentence; figures in it are strong. */
+export interface Said {
+  readonly text: string;
+  readonly strong?: true;
+}
+
+/** The sentence under a title, made from the numbers: how much in all, and where most of it is. */
+export function figureSays(answer: CountAnswer, figure: Figure, words: { readonly counted: string; readonly date: string }): Said[] {
+  const [measure] = answer.measures;
+  const said: Said[] = [{ text: `On ${words.date} ` }];
+  if (measure.words === "count") said.push({ text: figure.total.words, strong: true }, { text: ` ${words.counted}` });
+  else said.push({ text: `the ${measure.words} was ` }, { text: figure.total.words, strong: true }, { text: ` over ${answer.total[0].records} ${words.counted}` });
+  const largest = measure.additive && !figure.isTime ? figure.rows.filter((row) => row.value !== null).sort((a, b) => b.value! - a.value!)[0] : undefined;
+  if (largest && figure.rows.length > 1 && largest.value! > 0) said.push({ text: "; " }, { text: largest.words, strong: true }, { text: ` of them ${largest.label}` });
+  const running = figure.rows.find((row) => row.soFar);
+  if (running) said.push({ text: `; ${running.label} is not over` });
+  const empties = answer.total[0]?.empties ?? 0;
+  if (empties > 0) said.push({ text: `; ${empties} of ${answer.total[0].records} have no value` });
+  said.push({ text: "." });
+  return said;
+}

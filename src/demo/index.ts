@@ -1,0 +1,2 @@
+export { makeWorld, type WorldOptions } from "./world";
+export { FIGURES, DEMO_PASSWORD } from "./cast";

@@ -1,0 +1,120 @@
+import type { Problem } from "@/core/base";
+import { fine, refused, type Result } from "@/core/base";
+import { isTracked, type TrackedField } from "@/core/history";
+import type { Catalog } from "@/core/catalog";
+import { instantText, type Instant } from "@/core/time";
+import { inTransaction, withConnection, type EntityManager } from "@/data/database";
+import { loadMoves, loadRecords, loadStages, touchRecords, writeHistories, type KeptMove } from "@/data/repositories/histories";
+import { planRecords } from "@/core/plan";
+import { runPlan } from "@/data/runPlan";
+import type { Clock } from "../clock";
+import type { Desk } from "../viewer/viewpoint";
+
+/** A field of an item as it is shown; `value` is as kept, `label` for people. */
+export interface ItemField {
+  readonly id: string;
+  readonly words: string;
+  readonly label: string | null;
+  readonly value: string | null;
+}
+
+export interface ItemMove {
+  readonly at: string;
+  readonly field: string;
+  readonly from: string | null;
+  readonly to: string | null;
+  readonly by: string | null;
+}
+
+export interface ItemPage {
+  readonly key: string;
+  readonly title: string;
+  readonly fields: readonly ItemField[];
+  readonly moves: readonly ItemMove[];
+  readonly createdAt: string;
+  readonly now: string;
+  readonly mayChange: boolean;
+  readonly links: readonly { readonly link: string; readonly key: string; readonly title: string; readonly outward: boolean }[];
+  readonly comments: readonly { readonly at: string; readonly by: string | null; readonly text: string; readonly internal: boolean }[];
+}
+
+/** Fields that can be changed on the item page. */
+export const CHANGEABLE: readonly TrackedField[] = ["status", "assignee", "priority"];
+
+const one = async (em: EntityManager, key: string, desk: Desk) => {
+  const report = { kind: "list" as const, subject: { id: "items" as const }, where: { kind: "test" as const, field: ["key"], operator: "is" as const, values: [{ kind: "text" as const, text: key }] }, showing: [], sorts: [] };
+  const showing = desk.view.catalog.fieldsOf("items").map((field) => [field.id]);
+  const found = await runPlan(em, planRecords(report, { showing, sorts: [], offset: 0, limit: 20 }, desk.view));
+  return { showing, row: found.rows.find((row) => row.key === key) ?? found.rows[0] };
+};
+
+/** @returns null for an item that does not exist and for one that the viewer may not see: nobody can tell which */
+export async function loadItem(em: EntityManager, key: string, desk: Desk): Promise<ItemPage | null> {
+  const { showing, row } = await one(em, key, desk);
+  if (!row) return null;
+  const { catalog } = desk.view;
+  const moves = await withConnection(em, async (client) => (await loadMoves(client, [row.id])).get(row.id)!);
+  const fields = showing.map(([id], i): ItemField => {
+    const field = catalog.findPath("items", [id])![0];
+    const value = row.values[i];
+    const labels = value === null ? [] : (typeof value === "string" ? [value] : value).flatMap((text) => (field.thing ? (catalog.names.find(field.thing, Number(text))?.label ?? []) : [text]));
+    return { id, words: field.words, label: labels.length ? labels.join(", ") : null, value: typeof value === "string" ? value : value === null ? null : value.join(";") };
+  });
+  const text = (id: string) => fields.find((field) => field.id === id)?.value ?? "";
+  const { links, comments } = await loadAround(em, row.id, desk);
+  return {
+    key: row.key!, title: text("title"), fields, createdAt: text("created"), now: instantText(desk.view.now), mayChange: !desk.viewer.isClient, links, comments,
+    moves: moves.filter((move) => move.at <= desk.view.now).map((move) => ({ at: instantText(move.at), field: move.field, from: labelOf(move, move.from, catalog), to: labelOf(move, move.to, catalog), by: move.by === null ? null : (catalog.names.find("person", move.by)?.label ?? null) })),
+  };
+}
+
+const THINGS = { status: "status", priority: "priority", assignee: "person", team: "team", project: "project", service: "service", sprint: "sprint" } as const;
+
+/** What the viewer may not know reads as not set, like what does not exist. */
+function labelOf(move: KeptMove, value: string | null, catalog: Catalog): string | null {
+  const type = THINGS[move.field as keyof typeof THINGS];
+  return value === null || !type ? value : (catalog.names.find(type, Number(value))?.label ?? null);
+}
+
+async function loadAround(em: EntityManager, id: number, desk: Desk): Promise<Pick<ItemPage, "links" | "comments">> {
+  return withConnection(em, async (client) => {
+    const links = await client.query<{ link: string; key: string; title: string; outward: boolean }>(
+      `SELECT l.link, i.key, i.title, l.from_id = $1 AS outward FROM links l JOIN items i ON i.id = CASE WHEN l.from_id = $1 THEN l.to_id ELSE l.from_id END
+       WHERE (l.from_id = $1 OR l.to_id = $1) AND i.deleted_at IS NULL AND ($2::int[] IS NULL OR i.project_id IS NULL OR i.project_id = ANY($2::int[])) ORDER BY l.id`,
+      [id, desk.view.projects],
+    );
+    const comments = await client.query<{ at: string; by_id: number | null; text: string; internal: boolean }>(`SELECT to_char(at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS at, by_id, text, internal FROM comments WHERE item_id = $1 ORDER BY comments.at DESC LIMIT 50`, [id]);
+    return { links: links.rows, comments: comments.rows.map((row) => ({ at: row.at, by: row.by_id === null ? null : (desk.view.catalog.names.find("person", row.by_id)?.label ?? null), text: row.text, internal: row.internal })) };
+  });
+}
+
+const gone = (): Problem => ({ code: "item.none", message: "There is no such item." });
+
+/**
+ * Changes a tracked field of an item: one move, in step with item and spans.
+ * @param expected the value the viewer saw; another one by now is told instead of overwritten
+ */
+export async function changeItem(em: EntityManager, clock: Clock, desk: Desk, change: { key: string; field: string; to: string | null; expected: string | null }): Promise<Result<Instant>> {
+  const { field, to } = change;
+  if (desk.viewer.isClient) return refused({ code: "item.right", message: "You may read this item, not change it." });
+  if (!isTracked(field) || !CHANGEABLE.includes(field)) return refused({ code: "item.field", message: `${field} cannot be changed here.` });
+  const type = THINGS[field as keyof typeof THINGS];
+  if (to !== null && !desk.view.catalog.names.find(type, Number(to))) return refused({ code: "item.value", message: `There is no such ${type}.`, path: field });
+  if (to === null && field === "status") return refused({ code: "item.status", message: "An item always has a status.", path: field });
+  const { row } = await one(em, change.key, desk);
+  if (!row) return refused(gone());
+  return inTransaction(em, async (client) => {
+    const [record] = await loadRecords(client, [row.id]);
+    if (!record) return refused(gone());
+    const before = record.now[field];
+    if (before !== change.expected) return refused({ code: "item.changed", message: `Somebody changed the ${field} meanwhile. Look at it, then choose again.`, path: field });
+    if (before === to) return fine(clock.now());
+    const last = record.moves[record.moves.length - 1]?.at ?? record.createdAt;
+    const at = Math.max(clock.now(), last);
+    const move: KeptMove = { at, field, from: before, to, by: desk.viewer.person };
+    await writeHistories(client, [{ ...record, now: { ...record.now, [field]: to }, moves: [...record.moves, move] }], await loadStages(client));
+    await touchRecords(client, at);
+    return fine(at);
+  });
+}
+

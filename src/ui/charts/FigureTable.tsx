@@ -1,0 +1,26 @@
+"use client";
+import styled from "styled-components";
+import type { Figure, Mark } from "@/core/figure";
+import { markId, type Drawn } from "./drawing";
+
+const Scroll = styled.div`overflow: auto; max-height: 420px; table { border-collapse: collapse; min-width: 340px; } th { position: sticky; top: 0; background: var(--salt); font-weight: 500; color: var(--ink-2); font-size: 12.5px; text-align: left; padding: 0 14px 0 0; height: 28px; } td { border-top: 1px solid var(--line); height: 30px; padding: 0 14px 0 0; } .r { text-align: right; } tr:last-child td { border-top: 3px solid var(--ink); } tr.all td, tr.all th { background: var(--sand); } button { font: 520 16px/1 var(--serif); padding: 4px 2px; } button:hover { background: var(--mallow-2); } button[aria-pressed="true"] { box-shadow: 0 -2.5px 0 var(--brass), 0 2.5px 0 var(--brass); }`;
+
+/** Every figure as a table whose cells open: the same marks, for keys and ears. */
+export function FigureTable({ figure, drawn, measure }: { figure: Figure; drawn: Drawn; measure: string }) {
+  const open = (mark: Mark) => <button aria-pressed={drawn.opened === markId(mark)} aria-label={`${mark.label}: ${mark.words}. Open the records`} onClick={() => drawn.onOpen(mark)}>{mark.words}</button>;
+  const hasShares = figure.rows.some((row) => row.percent !== null);
+  return (
+    <Scroll>
+      <table>
+        <caption style={{ position: "absolute", clip: "rect(0 0 0 0)", width: 1, height: 1, overflow: "hidden" }}>{drawn.label}</caption>
+        <thead><tr><th scope="col">Group</th>{figure.series.map((one) => <th key={one.key} scope="col" className="r">{one.label}</th>)}<th scope="col" className="r">{measure}</th>{hasShares && <th scope="col" className="r">%</th>}</tr></thead>
+        <tbody>
+          {figure.rows.map((row) => (
+            <tr key={row.path.join("/")}><th scope="row">{row.label}{row.soFar ? ", so far" : ""}</th>{row.parts.map((part) => <td key={markId(part) + part.label} className="r">{open(part)}</td>)}<td className="r">{open(row)}</td>{hasShares && <td className="r">{row.percent ?? ""}</td>}</tr>
+          ))}
+          <tr className="all"><th scope="row">All</th>{figure.series.map((one) => <td key={one.key} className="r">{one.total}</td>)}<td className="r">{open(figure.total)}</td>{hasShares && <td />}</tr>
+        </tbody>
+      </table>
+    </Scroll>
+  );
+}

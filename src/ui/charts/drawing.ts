@@ -1,0 +1,44 @@
+import type { Color, Mark } from "@/core/figure";
+
+/** What every chart is given: the marks open their records, `opened` is lit by brass lines. */
+export interface Drawn {
+  readonly onOpen: (mark: Mark) => void;
+  readonly opened: string | null;
+  readonly label: string;
+  /** Small, as on a tile: fewer words. */
+  readonly small?: boolean;
+}
+
+export const fill = (color: Color): string => `var(--${color})`;
+const INK_ON: Record<string, string> = { ghost: "var(--ink)", "ink-3": "var(--paper)" };
+/** The ink that reads on a colour. */
+export const inkOn = (color: Color): string => INK_ON[color] ?? `var(--${color.startsWith("r") ? "q" : "o"}${color.slice(1)})`;
+export const markId = (mark: Pick<Mark, "path" | "split">): string => JSON.stringify([mark.path, mark.split ?? null]);
+
+/** Properties that make a drawn part a button for pointer, keys and ear. */
+export const opens = (mark: Mark, drawn: Drawn) => ({
+  role: "button",
+  tabIndex: 0,
+  "aria-label": `${mark.label}: ${mark.words}${mark.percent ? `, ${mark.percent} %` : ""}. Open the records`,
+  style: { cursor: "pointer" },
+  onClick: () => drawn.onOpen(mark),
+  onKeyDown: (event: { key: string; preventDefault: () => void }) => {
+    if (event.key !== "Enter" && event.key !== " ") return;
+    event.preventDefault();
+    drawn.onOpen(mark);
+  },
+});
+
+/** Dashes tell lines apart without colour. */
+export const DASHES = ["", "7 4", "2 3", "9 3 2 3", "12 4", "4 4", "1 4", "10 3 2 3 2 3"];
+
+/** Round steps for an axis from 0: at most five. */
+export function ticksTo(most: number): number[] {
+  if (!(most > 0)) return [0, 1];
+  const rough = most / 4;
+  const power = 10 ** Math.floor(Math.log10(rough));
+  const step = [1, 2, 2.5, 5, 10].map((n) => n * power).find((n) => n >= rough && (most < 8 ? Number.isInteger(n) || most < 3 : true)) ?? rough;
+  const ticks = [0];
+  while (ticks[ticks.length - 1] < most) ticks.push(Number((ticks[ticks.length - 1] + step).toPrecision(12)));
+  return ticks;
+}

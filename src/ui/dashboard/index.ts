@@ -1,0 +1,2 @@
+export { Dashboards } from "./Dashboards";
+export { Board } from "./Board";

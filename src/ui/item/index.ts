@@ -1,0 +1,1 @@
+export { ItemRoom } from "./ItemRoom";

@@ -1,0 +1,1 @@
+export { Library } from "./Library";

@@ -1,0 +1,5 @@
+export { ReportRoom } from "./ReportRoom";
+export { Sketch } from "./Begin";
+export { RecordsTable } from "./RecordsTable";
+export { FigureBody, measureWords, saidWords, Says, type Shown } from "./FigurePane";
+export type { RoomFacts, KeptReport } from "./facts";

@@ -1,0 +1,10 @@
+import type { AskContext } from "@/core/catalog";
+import type { Report } from "@/core/definition";
+
+/** What every picker works on. */
+export interface PickerProps {
+  readonly context: AskContext;
+  readonly report: Report;
+  readonly onChange: (report: Report) => void;
+  readonly onDone: () => void;
+}

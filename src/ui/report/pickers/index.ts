@@ -1,0 +1,10 @@
+export { SubjectPicker } from "./SubjectPicker";
+export { MeasurePicker } from "./MeasurePicker";
+export { ConditionPicker } from "./ConditionPicker";
+export { GroupPicker } from "./GroupPicker";
+export { ShapePicker } from "./ShapePicker";
+export { ShowingPicker, SortPicker, PeriodPicker, StoodPicker } from "./ListPickers";
+export { Choose, type Option } from "./Choose";
+export { fieldOptions, samePath } from "./fields";
+export { Foot } from "./parts";
+export type { PickerProps } from "./context";

@@ -1,0 +1,2 @@
+export { People } from "./People";
+export { Imports } from "./Imports";

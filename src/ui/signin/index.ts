@@ -1,0 +1,3 @@
+export { SignIn } from "./SignIn";
+export { Invited } from "./Invited";
+export { First } from "./First";

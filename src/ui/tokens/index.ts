@@ -1,0 +1,2 @@
+export * from "./tokens";
+export { GlobalStyle, HIDDEN } from "./GlobalStyle";
