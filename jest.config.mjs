@@ -1,5 +1,5 @@
 /** Unit, property and database tests. Browser tests run under Playwright (tests/e2e). */
-export default {
+const config = {
   testEnvironment: "node",
   roots: ["<rootDir>/src", "<rootDir>/tests"],
   testMatch: ["**/*.test.ts"],
@@ -11,3 +11,5 @@ export default {
   modulePathIgnorePatterns: ["<rootDir>/.next", "<rootDir>/.data"],
   maxWorkers: 2,
 };
+
+export default config;

@@ -3,7 +3,7 @@ const root = import.meta.dirname;
 const csp = ["default-src 'self'", "script-src 'self' 'unsafe-inline'", "style-src 'self' 'unsafe-inline'", "img-src 'self' data: blob:", "font-src 'self'", "connect-src 'self'", "frame-ancestors 'none'", "base-uri 'self'", "form-action 'self'", "object-src 'none'"].join("; ");
 
 /** @type {import("next").NextConfig} */
-export default {
+const config = {
   poweredByHeader: false,
   devIndicators: false,
   compiler: { styledComponents: true },
@@ -24,3 +24,5 @@ export default {
   ],
   distDir: process.env.GRAND_TALLY_DIST ?? ".next",
 };
+
+export default config;

@@ -1,6 +1,5 @@
 import { run } from "graphile-worker";
-import { closeDatabase, newSession } from "@/data/database";
-import { withConnection } from "@/data/database";
+import { closeDatabase, newSession, withConnection } from "@/data";
 import { runImport, type ImportJob } from "@/server/bundles/imports";
 import { systemClock } from "@/server/clock";
 import { log } from "@/server/log";

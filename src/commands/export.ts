@@ -1,6 +1,5 @@
 
-import { newSession } from "@/data/database";
-import { exportBundle } from "@/data/exportBundle";
+import { exportBundle, newSession } from "@/data";
 import { fromCaller, runCommand } from "./run";
 
 /** bin/export FOLDER */

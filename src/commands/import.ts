@@ -1,8 +1,6 @@
 import { TABLES, type TableId } from "@/core/bundle";
 import { dirname, join } from "node:path";
-import { newSession } from "@/data/database";
-import { readBundleFiles, writeRefused, writeStatusTemplate } from "@/data/bundleFiles";
-import { importBundle } from "@/data/importBundle";
+import { importBundle, newSession, readBundleFiles, writeRefused, writeStatusTemplate } from "@/data";
 import { systemClock } from "@/server/clock";
 import { fromCaller, runCommand } from "./run";
 

@@ -1,5 +1,5 @@
 import { resolve } from "node:path";
-import { closeDatabase } from "@/data/database";
+import { closeDatabase } from "@/data";
 
 /** Runs a command: its failures are one line on stderr, never a stack, and end with status 1. */
 export function runCommand(work: () => Promise<void>): void {

@@ -1,4 +1,4 @@
-import { newSession } from "@/data/database";
+import { newSession } from "@/data";
 import { makeToken } from "@/server/accounts/tokens";
 import { runCommand } from "./run";
 

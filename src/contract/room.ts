@@ -44,6 +44,12 @@ export interface ShownRecords {
   readonly rows: readonly ShownRecord[];
 }
 
+/** Whom the sign-in page of a demo workspace offers, and their password. */
+export interface DemoFacts {
+  readonly password: string;
+  readonly people: readonly { readonly login: string; readonly name: string; readonly role: string; readonly team: string; readonly says: string }[];
+}
+
 /** Something that the quick box found. */
 export interface Found {
   readonly kind: "item" | "report" | "dashboard" | "sentence";

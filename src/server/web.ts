@@ -1,9 +1,9 @@
 import "server-only";
 
 /** The server's face for the pages and routes of src/app. */
-export { newSession, type EntityManager } from "@/data/database";
-export { loadWorkspace, type Viewer, type Role, type WorkspaceRow } from "@/data/repositories/names";
-export { withConnection } from "@/data/database";
+export { newSession, type EntityManager } from "@/data";
+export { loadWorkspace, type Viewer, type Role, type WorkspaceRow } from "@/data";
+export { withConnection } from "@/data";
 export { systemClock } from "./clock";
 export { deskOf, type Desk } from "./viewer/viewpoint";
 export * from "./accounts/signIn";
@@ -18,6 +18,5 @@ export { loadItem, changeItem, type ItemPage } from "./items/itemPage";
 export { listPeople, type PersonLine } from "./accounts/people";
 export { beginImport, importState, actOnImport, lastImports, refusedZip } from "./bundles/imports";
 export { checkReport, parseSentence } from "@/core/sentence";
-export { demoFigures } from "./accounts/demoFigures";
 export { log } from "./log";
 export { acts, Refused, type ActId } from "./acts";

@@ -1,5 +1,5 @@
 import { redirect } from "next/navigation";
-import { demoFigures, loadWorkspace, needsFirstAdministrator, newSession, withConnection } from "@/server/web";
+import { loadWorkspace, needsFirstAdministrator, newSession, withConnection } from "@/server/web";
 import { SignIn } from "@/ui/signin";
 
 export const dynamic = "force-dynamic";
@@ -10,5 +10,5 @@ export default async function SignInPage({ searchParams }: { searchParams: Promi
   if (await needsFirstAdministrator(em)) redirect("/first");
   const workspace = await withConnection(em, loadWorkspace);
   const { to } = await searchParams;
-  return <SignIn workspace={workspace.name} demo={workspace.isDemo ? demoFigures() : null} to={to?.startsWith("/") && !to.startsWith("//") ? to : "/"} />;
+  return <SignIn workspace={workspace.name} demo={workspace.demo} to={to?.startsWith("/") && !to.startsWith("//") ? to : "/"} />;
 }

@@ -1,6 +1,7 @@
 import { Exact, numberText } from "../base";
 import type { CountAnswer, Head, Percentages } from "../answer";
 import type { Dress } from "../definition";
+import type { ShapeId } from "../shapes";
 
 /** What is drawn for one group: a bar, a point, a slice; or a part of one. */
 export interface Mark {
@@ -51,10 +52,24 @@ export function colorOf(head: Head): Color {
   return head.ranked ? `r${Math.min(head.tone, 3) + 1}` : `c${(head.tone % SERIES_COLORS) + 1}`;
 }
 
+/** Colours for heads shown together: each keeps its own, but where two would look the same the later takes a free one. */
+function colorsOf(heads: readonly Head[]): Color[] {
+  const taken = new Set<Color>();
+  return heads.map((head) => {
+    let color = colorOf(head);
+    if (color.startsWith("c")) {
+      const free = Array.from({ length: SERIES_COLORS }, (_, i): Color => `c${((head.tone! + i) % SERIES_COLORS) + 1}`).find((one) => !taken.has(one));
+      color = free ?? color;
+    }
+    taken.add(color);
+    return color;
+  });
+}
+
 export const keyOfPath = (path: readonly string[]): string => path.join("/");
 
 /** Turns an answer into what is drawn, dressed by its builder. */
-export function figureOf(answer: CountAnswer, percentages: Percentages, dress: Dress): Figure {
+export function figureOf(answer: CountAnswer, percentages: Percentages, dress: Dress, shape: ShapeId | undefined): Figure {
   const unit = answer.measures[0]?.unit ?? null;
   const named = (head: Head) => dress.names[head.key] ?? head.label;
   const mark = (path: readonly Head[], cell: { value: string | null } | undefined, percent: string | null, color: Color, label: string, split?: Head): Mark => {
@@ -67,17 +82,20 @@ export function figureOf(answer: CountAnswer, percentages: Percentages, dress: D
     };
   };
   const several = answer.split.length === 0 && answer.measures.length > 1;
+  const splitColors = colorsOf(answer.split);
   const series: Series[] = answer.split.length
-    ? answer.split.map((head, i) => ({ key: head.key, label: named(head), color: colorOf(head), total: valueWords(answer.columnTotals[i]?.[0]?.value ?? null, unit) }))
+    ? answer.split.map((head, i) => ({ key: head.key, label: named(head), color: splitColors[i], total: valueWords(answer.columnTotals[i]?.[0]?.value ?? null, unit) }))
     : several
       ? answer.measures.map((measure, i) => ({ key: `m${i}`, label: measure.words, color: `c${i + 1}` as Color, total: valueWords(answer.total[i]?.value ?? null, measure.unit) }))
       : [];
   const isTime = answer.rows.some((row) => row.path.some((head) => head.bucket));
+  const lasts = answer.rows.map((row) => row.path[row.path.length - 1]);
+  const isParts = shape === "pie" || shape === "donut";
+  const colors = isParts ? colorsOf(lasts) : lasts.map((head): Color => (head.ranked || head.kind === "none" || head.kind === "rest" ? colorOf(head) : "c1"));
   const rows = answer.rows.map((row, index): FigureRow => {
-    const last = row.path[row.path.length - 1];
     const label = row.path.map(named).join(" · ");
     const running = row.running?.[0];
-    const whole = mark(row.path, running === undefined ? row.cells[0] : { value: running ?? null }, percentages.rows[index] ?? null, isTime ? "c1" : colorOf(last), label);
+    const whole = mark(row.path, running === undefined ? row.cells[0] : { value: running ?? null }, percentages.rows[index] ?? null, isTime ? "c1" : colors[index], label);
     const parts = answer.split.length
       ? row.parts.map((cells, i) => mark(row.path, cells[0], percentages.cells[index]?.[i] ?? null, series[i].color, `${label}, ${series[i].label}`, answer.split[i]))
       : several

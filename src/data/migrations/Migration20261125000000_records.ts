@@ -9,7 +9,7 @@ export class Migration20261125000000_records extends Migration {
 }
 
 const dictionaries = [
-  `CREATE TABLE workspace (id int PRIMARY KEY CHECK (id = 1), name text NOT NULL, is_demo boolean NOT NULL DEFAULT false, names_version bigint NOT NULL DEFAULT 1, records_version bigint NOT NULL DEFAULT 1, latest_at timestamptz)`,
+  `CREATE TABLE workspace (id int PRIMARY KEY CHECK (id = 1), name text NOT NULL, demo jsonb, names_version bigint NOT NULL DEFAULT 1, records_version bigint NOT NULL DEFAULT 1, latest_at timestamptz)`,
   `CREATE TABLE settings (setting text PRIMARY KEY, value text NOT NULL)`,
   `CREATE TABLE holidays (day date PRIMARY KEY, name text NOT NULL)`,
   `CREATE TABLE statuses (id serial PRIMARY KEY, name text NOT NULL UNIQUE, stage text NOT NULL CHECK (stage IN ('waiting', 'under way', 'finished')), position numeric NOT NULL, paused boolean NOT NULL DEFAULT false, workflow text NOT NULL DEFAULT '')`,

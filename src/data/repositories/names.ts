@@ -3,6 +3,7 @@ import { compareTexts } from "@/core/base";
 import { byLabel, type CatalogData, type CustomField, type Stage, type Thing, type ThingLists, type ViewerWords } from "@/core/catalog";
 import { DEFAULT_SETTINGS, readCalendar } from "@/core/bundle";
 import { parseInstant, type Instant, type WorkCalendar } from "@/core/time";
+import type { DemoFacts } from "@/contract/room";
 import type { FieldRow } from "./identities";
 
 export type Role = "administrator" | "builder" | "member";
@@ -36,18 +37,18 @@ export async function loadViewer(client: PoolClient, person: number): Promise<Vi
 
 export interface WorkspaceRow {
   readonly name: string;
-  readonly isDemo: boolean;
+  readonly demo: DemoFacts | null;
   readonly namesVersion: number;
   readonly recordsVersion: number;
   readonly latestAt: Instant | null;
 }
 
 export async function loadWorkspace(client: PoolClient): Promise<WorkspaceRow> {
-  const { rows } = await client.query<{ name: string; is_demo: boolean; names_version: string; records_version: string; latest_at: string | null }>(
-    `SELECT name, is_demo, names_version, records_version, to_char(latest_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') AS latest_at FROM workspace`,
+  const { rows } = await client.query<{ name: string; demo: DemoFacts | null; names_version: string; records_version: string; latest_at: string | null }>(
+    `SELECT name, demo, names_version, records_version, to_char(latest_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') AS latest_at FROM workspace`,
   );
   const row = rows[0];
-  return { name: row.name, isDemo: row.is_demo, namesVersion: Number(row.names_version), recordsVersion: Number(row.records_version), latestAt: row.latest_at ? parseInstant(row.latest_at) : null };
+  return { name: row.name, demo: row.demo, namesVersion: Number(row.names_version), recordsVersion: Number(row.records_version), latestAt: row.latest_at ? parseInstant(row.latest_at) : null };
 }
 
 export async function loadCalendar(client: PoolClient): Promise<{ calendar: WorkCalendar; settings: Record<string, string> }> {

@@ -1,5 +1,4 @@
-import { withConnection, type EntityManager } from "@/data/database";
-import type { Role } from "@/data/repositories/names";
+import { type EntityManager, type Role, withConnection } from "@/data";
 
 export interface PersonLine {
   readonly id: number;

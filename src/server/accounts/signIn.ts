@@ -1,6 +1,5 @@
 import { hash, verify } from "@node-rs/argon2";
-import { withConnection, type EntityManager } from "@/data/database";
-import { loadViewer, type Viewer } from "@/data/repositories/names";
+import { type EntityManager, loadViewer, type Viewer, withConnection } from "@/data";
 import { fine, refused, type Result } from "@/core/base";
 import { hashOf, newSecret } from "./secrets";
 

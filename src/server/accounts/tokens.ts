@@ -1,5 +1,4 @@
-import { withConnection, type EntityManager } from "@/data/database";
-import { loadViewer, type Viewer } from "@/data/repositories/names";
+import { type EntityManager, loadViewer, type Viewer, withConnection } from "@/data";
 import { hashOf, newSecret } from "./secrets";
 
 /** Makes a token for programs that act as a person; it is told once and stored hashed. @returns null when nobody has the login */

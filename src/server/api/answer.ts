@@ -6,7 +6,7 @@ import { defaultShowing, foldKey, NONE, REST, type Key, type RecordRow, type Rec
 import { parseSentence, printReport } from "@/core/sentence";
 import { instantText, parseInstant } from "@/core/time";
 import { AnswerRequest, RecordsRequest, type GroupValue, type ProblemDetails } from "@/contract/api";
-import type { EntityManager } from "@/data/database";
+import type { EntityManager } from "@/data";
 import type { Clock } from "../clock";
 import { answerCount, answerRecords, answerWorkings } from "../reports/answerReport";
 import { deskOf, type Desk } from "../viewer/viewpoint";

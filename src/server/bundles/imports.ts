@@ -5,10 +5,7 @@ import { makeWorkerUtils } from "graphile-worker";
 import { TABLES, type TableId } from "@/core/bundle";
 import type { Stage } from "@/core/catalog";
 import type { ImportState } from "@/contract/room";
-import { readBundleFiles, UnreadableBundle, writeRefused } from "@/data/bundleFiles";
-import { importBundle, type ImportOutcome } from "@/data/importBundle";
-import { withConnection, type EntityManager } from "@/data/database";
-import type { Viewer } from "@/data/repositories/names";
+import { type EntityManager, importBundle, type ImportOutcome, readBundleFiles, UnreadableBundle, type Viewer, withConnection, writeRefused } from "@/data";
 import type { Clock } from "../clock";
 import { log } from "../log";
 

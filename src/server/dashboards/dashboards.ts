@@ -1,8 +1,7 @@
 import { fine, refused, type Result } from "@/core/base";
 import { DashboardSchema, TileSchema, type Tile } from "@/core/definition";
 import { z } from "zod";
-import { withConnection, type EntityManager } from "@/data/database";
-import type { Viewer } from "@/data/repositories/names";
+import { type EntityManager, type Viewer, withConnection } from "@/data";
 import { mayBuild } from "../library/reports";
 
 export interface KeptDashboard {

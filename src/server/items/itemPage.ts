@@ -3,10 +3,8 @@ import { fine, refused, type Result } from "@/core/base";
 import { isTracked, type TrackedField } from "@/core/history";
 import type { Catalog } from "@/core/catalog";
 import { instantText, type Instant } from "@/core/time";
-import { inTransaction, withConnection, type EntityManager } from "@/data/database";
-import { loadMoves, loadRecords, loadStages, touchRecords, writeHistories, type KeptMove } from "@/data/repositories/histories";
+import { type EntityManager, inTransaction, type KeptMove, loadMoves, loadRecords, loadStages, runPlan, touchRecords, withConnection, writeHistories } from "@/data";
 import { planRecords } from "@/core/plan";
-import { runPlan } from "@/data/runPlan";
 import type { Clock } from "../clock";
 import type { Desk } from "../viewer/viewpoint";
 

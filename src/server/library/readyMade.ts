@@ -1,7 +1,6 @@
 import { PLAIN_DRESS, DressSchema } from "@/core/definition";
 import { parseSentence } from "@/core/sentence";
-import { withConnection, type EntityManager } from "@/data/database";
-import { loadViewer } from "@/data/repositories/names";
+import { type EntityManager, loadViewer, withConnection } from "@/data";
 import { systemClock } from "../clock";
 import { saveDashboard } from "../dashboards/dashboards";
 import { deskOf } from "../viewer/viewpoint";
@@ -15,7 +14,7 @@ const REPORTS: readonly { readonly name: string; readonly sentence: string; read
   { name: "Faults by service", sentence: "count faults where status is open by service top 6 as donut", dress: { labels: "both" } },
   { name: "Requests each week", sentence: "count requests by week of created for last 12 full weeks as columns" },
   { name: "Finished each month, by kind", sentence: "count items by month of finished for last 12 months split by kind as line" },
-  { name: "Who carries what", sentence: "count items where status is open by assignee top 10 as bars" },
+  { name: "Who carries what", sentence: "count items where status is open by assignee top 7 as bars" },
   { name: "Oldest open faults", sentence: "list faults where status is open showing key, title, priority, assignee, age sorted by age descending as list" },
   { name: "Days to finish, by team", sentence: "average lead time in days of items where finished during last 3 months by team as bars" },
 ];

@@ -3,8 +3,7 @@ import { DressSchema, ReportSchema, type Dress, type Report } from "@/core/defin
 import type { Catalog } from "@/core/catalog";
 import { checkReport, sentencePieces, type Piece } from "@/core/sentence";
 import type { AskContext } from "@/core/catalog";
-import { withConnection, type EntityManager } from "@/data/database";
-import type { Viewer } from "@/data/repositories/names";
+import { type EntityManager, type Viewer, withConnection } from "@/data";
 
 /** A saved report as its room gets it. */
 export interface KeptReport {

@@ -3,8 +3,7 @@ import type { CountReport, Report } from "@/core/definition";
 import { planCount, planRecords, planWorkings, type RecordsAnswer, type RecordsAsk, type Workings } from "@/core/plan";
 import type { Viewpoint } from "@/core/sql";
 import { endOfDay, parseDay, parseInstant } from "@/core/time";
-import type { EntityManager } from "@/data/database";
-import { runPlan } from "@/data/runPlan";
+import { type EntityManager, runPlan } from "@/data";
 
 /** The viewpoint that a report's `as it stood on` asks for: a bare day means its end, a date ahead means now. */
 export function viewOf(report: Report, view: Viewpoint): Viewpoint {

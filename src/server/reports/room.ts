@@ -8,7 +8,7 @@ import { defaultShowing, type Opened, type RecordRow } from "@/core/plan";
 import { clockText, dayText, localDay, longDayText, parseInstant } from "@/core/time";
 import { numberText } from "@/core/base";
 import type { ShownRecords } from "@/contract/room";
-import type { EntityManager } from "@/data/database";
+import type { EntityManager } from "@/data";
 import type { Desk } from "../viewer/viewpoint";
 import { answerCount, answerRecords, viewOf } from "./answerReport";
 
@@ -27,7 +27,7 @@ export async function askFigure(em: EntityManager, desk: Desk, report: Report, d
   }
   const answer = await answerCount(em, report, desk.view);
   const percentages = percentagesOf(answer, dress.base, dress.decimals);
-  const figure = figureOf(answer, percentages, dress);
+  const figure = figureOf(answer, percentages, dress, report.shape);
   const says = figureSays(answer, figure, { counted: view.catalog.countedWords(report.subject, answer.total[0].records), date: dayText(day).slice(0, -5) });
   return { kind: "count", answer, percentages, figure, says, asOf };
 }

@@ -1,8 +1,7 @@
 import { Catalog, type CatalogData } from "@/core/catalog";
 import type { Viewpoint } from "@/core/sql";
 import type { Instant, WorkCalendar } from "@/core/time";
-import { withConnection, type EntityManager } from "@/data/database";
-import { loadCalendar, loadCatalogData, loadWorkspace, type Viewer, type WorkspaceRow } from "@/data/repositories/names";
+import { type EntityManager, loadCalendar, loadCatalogData, loadWorkspace, type Viewer, withConnection, type WorkspaceRow } from "@/data";
 import type { Clock } from "../clock";
 
 /** What a viewer may know, as long as no name and no right changes. */

@@ -35,7 +35,7 @@ export const DASHES = ["", "7 4", "2 3", "9 3 2 3", "12 4", "4 4", "1 4", "10 3 
 /** Round steps for an axis from 0: at most five. */
 export function ticksTo(most: number): number[] {
   if (!(most > 0)) return [0, 1];
-  const rough = most / 4;
+  const rough = most / 5;
   const power = 10 ** Math.floor(Math.log10(rough));
   const step = [1, 2, 2.5, 5, 10].map((n) => n * power).find((n) => n >= rough && (most < 8 ? Number.isInteger(n) || most < 3 : true)) ?? rough;
   const ticks = [0];

@@ -41,7 +41,7 @@ const Surface = styled.div<{ $arranging: boolean }>`
   padding: 4px 32px 40px; min-width: 0; flex: 1;
   .react-grid-layout { position: relative; } .react-grid-item { transition: transform 120ms, width 120ms, height 120ms; } .react-grid-item.resizing, .react-grid-item.react-draggable-dragging { transition: none; z-index: 3; box-shadow: var(--shade), 0 0 0 3px var(--plum); opacity: 0.96; }
   .react-grid-placeholder { background: var(--mallow-2) !important; opacity: 1 !important; box-shadow: inset 0 0 0 3px var(--plum); }
-  .react-resizable-handle { position: absolute; right: 0; bottom: 0; width: 22px; height: 22px; background: linear-gradient(135deg, transparent 50%, var(--plum) 50%); cursor: se-resize; }
+  .react-resizable-handle { display: ${(p) => (p.$arranging ? "block" : "none")}; position: absolute; right: 0; bottom: 0; width: 22px; height: 22px; background: linear-gradient(135deg, transparent 50%, var(--plum) 50%); cursor: se-resize; }
   .tile { ${(p) => p.$arranging && "box-shadow: inset 0 0 0 1.5px var(--plum);"} } .tile > article { ${(p) => p.$arranging && "padding-top: 4px;"} }
   .lift { position: absolute; left: 0; right: 0; top: 0; height: 32px; z-index: 2; display: flex; align-items: center; gap: 6px; padding: 0 4px 0 6px; cursor: grab; background: var(--mallow); color: var(--plum); } .lift small { margin-left: auto; color: var(--ink-2); font-size: 12px; } .arr { padding-top: 32px; height: 100%; }
   @media (max-width: 700px) { padding: 4px 16px 40px; }
@@ -192,7 +192,7 @@ function Arrange({ board, reports, onLeave, onSaved }: { board: KeptBoard; repor
   const add = (report: ReportName) => {
     const below = Math.max(0, ...now.tiles.map((tile) => tile.y + tile.h));
     const isNumber = report.shape === "number";
-    set({ ...now, tiles: settleTiles([...now.tiles, { id: `t${Date.now().toString(36)}${now.tiles.length}`, report: report.id, x: 0, y: below, w: isNumber ? 3 : 5, h: isNumber ? 3 : 6 }]) });
+    set({ ...now, tiles: settleTiles([...now.tiles, { id: crypto.randomUUID(), report: report.id, x: 0, y: below, w: isNumber ? 3 : 5, h: isNumber ? 3 : 6 }]) });
     tell(`${report.name} was added at the end.`);
   };
   const save = async () => {

@@ -21,7 +21,7 @@ const GROUNDS: Partial<Record<NonNullable<Report["shape"]>, string>> = { number:
 const Box = styled.article<{ $ground: string }>`
   background: ${(p) => p.$ground}; height: 100%; padding: 10px 14px 7px; display: flex; flex-direction: column; min-width: 0; overflow: hidden; position: relative;
   .top { display: flex; align-items: center; gap: 8px; min-height: 26px; flex: none; } h3 { font: 680 14px/20px var(--sans); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; min-width: 0; }
-  .tools { margin-left: auto; display: flex; flex: none; opacity: 0; } &:hover .tools, &:focus-within .tools { opacity: 1; } @media (hover: none) { .tools { opacity: 1; } }
+  .tools { position: absolute; right: 8px; top: 8px; background: inherit; display: flex; opacity: 0; padding-left: 6px; z-index: 2; background: ${(p) => p.$ground}; } &:hover .tools, &:focus-within .tools { opacity: 1; } @media (hover: none) { .tools { opacity: 1; } }
   .tools a { width: 26px; height: 26px; display: inline-grid; place-items: center; color: var(--plum); }
   .body { flex: 1; min-height: 0; display: flex; flex-direction: column; overflow: auto; gap: 4px; } .foot { font-size: 12px; line-height: 16px; color: var(--ink-2); display: flex; justify-content: space-between; gap: 8px; padding-top: 4px; flex: none; white-space: nowrap; overflow: hidden; }
   table.rows { border-collapse: collapse; width: 100%; } table.rows td { border-top: 1px solid var(--line); padding: 3px 12px 3px 0; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; max-width: 0; } table.rows tr:first-child td { border-top: 0; } table.rows td:first-child { width: 74px; max-width: none; } table.rows a { font-weight: 650; } .r { text-align: right; }

@@ -6,7 +6,7 @@ import styled from "styled-components";
 import { clockText, localDay, longDayText, parseInstant } from "@/core/time";
 import Link from "next/link";
 import { ask, Page, Popover, PopoverDialog, tell } from "../kit";
-import { Choose } from "../report/pickers";
+import { Choose } from "../report";
 import { Lanes } from "./Lanes";
 
 interface ItemField {

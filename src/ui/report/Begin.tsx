@@ -6,7 +6,7 @@ import { parseSentence, printReport, sentencePieces } from "@/core/sentence";
 import { Fragment } from "react";
 
 const Grid = styled.div`
-  padding: 18px 32px 24px; h2 { font: 620 21px/28px var(--serif); margin-bottom: 12px; }
+  padding: 2px 0 24px; && h2 { font: 620 21px/28px var(--serif); margin-bottom: 12px; }
   .six { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 14px; max-width: 980px; } .six button { background: var(--paper); padding: 14px 16px 16px; display: flex; flex-direction: column; gap: 14px; min-height: 150px; width: 100%; }
   .six button:hover { background: var(--mallow); } .six svg { width: 100%; height: 74px; } .six span { font: 480 17px/23px var(--serif); margin-top: auto; } .six i { color: var(--ink-3); }
   @media (max-width: 900px) { padding: 14px 16px; .six { grid-template-columns: 1fr 1fr; } }
@@ -48,7 +48,7 @@ export function Sketch({ shape }: { shape: string }) {
       {shape === "columns" && steps.map((h, i) => <rect key={i} x={i * 14} y={60 - h * 58} width="11" height={h * 58} fill="var(--c1)" />)}
       {shape === "line" && <polyline points={steps.map((h, i) => `${i * 15 + 3},${60 - h * 52}`).join(" ")} fill="none" stroke="var(--c1)" strokeWidth="3" />}
       {(shape === "donut" || shape === "pie") && <g transform="translate(34 30)"><circle r="20" fill="none" stroke="var(--c1)" strokeWidth={shape === "pie" ? 40 : 14} strokeDasharray="62 126" /><circle r="20" fill="none" stroke="var(--c2)" strokeWidth={shape === "pie" ? 40 : 14} strokeDasharray="40 126" strokeDashoffset="-62" /><circle r="20" fill="none" stroke="var(--c3)" strokeWidth={shape === "pie" ? 40 : 14} strokeDasharray="24 126" strokeDashoffset="-102" /></g>}
-      {shape === "number" && <text x="0" y="46" style={{ font: "540 52px var(--serif)", fill: "var(--ink)" }}>42</text>}
+      {shape === "number" && <text x="0" y="46" style={{ font: "540 52px var(--serif)", fill: "var(--ink)" }}>n</text>}
       {shape === "list" && bars.map((w, i) => <g key={i}><rect x="0" y={i * 15 + 3} width="18" height="4" fill="var(--plum)" /><rect x="24" y={i * 15 + 3} width={w * 60 + 20} height="4" fill="var(--ink-3)" /></g>)}
     </svg>
   );

@@ -25,7 +25,7 @@ const Box = styled.section<{ $open: boolean }>`
   @media (max-width: 700px) { padding: 8px 8px 0; .leaves { overflow-x: auto; } }
 `;
 const Account = styled.div`
-  overflow: auto; display: grid; grid-template-columns: minmax(0, 3fr) minmax(0, 2fr); gap: 24px; padding: 8px 16px 14px;
+  overflow: auto; display: grid; grid-template-columns: minmax(0, 3fr) minmax(0, 2fr); gap: 24px; padding: 8px 16px 14px; align-items: start;
   table { border-collapse: collapse; width: 100%; } th { text-align: left; font-weight: 500; font-size: 12.5px; color: var(--ink-2); padding: 2px 10px 2px 0; } td { padding: 3px 10px 3px 0; border-top: 1px solid rgba(0, 0, 0, 0.12); vertical-align: baseline; } .r { text-align: right; font: 520 18px/24px var(--serif); padding-right: 0; } td:first-child { font-weight: 600; } tr.sum td { border-top: 2px solid var(--ink); } tr.sum .r { font-size: 24px; } .q { color: var(--ink-2); }
   @media (max-width: 900px) { grid-template-columns: 1fr; }
 `;

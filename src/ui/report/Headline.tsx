@@ -21,21 +21,39 @@ export function Headline({ context, report, onChange, text }: HeadlineProps) {
   const pieces = sentencePieces(report, context.catalog);
   return (
     <Say $length={text.length} aria-label={text}>
-      {pieces.map((piece, i) => (
-        <Fragment key={`${i}-${piece.part?.area ?? "join"}`}>
-          {piece.text === "," ? ", " : i > 0 ? " " : ""}
-          {piece.part ? <PartButton piece={piece} first={i === 0} part={piece.part} context={context} report={report} onChange={onChange} /> : piece.text === "list" ? <Opening report={report} onChange={onChange} /> : piece.text !== "," && <i>{piece.text}</i>}
+      {pairsOf(pieces).map((pair, i) => (
+        <Fragment key={`${i}-${pair[pair.length - 1].part?.area ?? "join"}`}>
+          {i > 0 && pair[0].text !== "," ? " " : ""}
+          <span className="pair">
+            {pair.map((piece, at) => (
+              <Fragment key={at}>
+                {at > 0 && " "}
+                {piece.part ? <PartButton piece={piece} first={i === 0 && at === 0} part={piece.part} context={context} report={report} onChange={onChange} /> : piece.text === "list" ? <Opening report={report} onChange={onChange} /> : <i>{piece.text}</i>}
+              </Fragment>
+            ))}
+          </span>
         </Fragment>
       ))}
-      {report.kind === "count" && !report.where && <> <i>where</i> <Gap words="which ones?"><AddCondition {...{ context, report, onChange }} /></Gap></>}
-      {report.kind === "count" && report.by.length === 0 && report.shape !== "number" && <> <i>by</i> <Gap words="what?"><AddGroup {...{ context, report, onChange }} /></Gap></>}
-      {!report.shape && <> <i>as</i> <Gap words="which picture?"><Closing>{(onDone) => <ShapePicker {...{ context, report, onChange, onDone }} />}</Closing></Gap></>}
+      {report.kind === "count" && !report.where && <> <span className="pair"><i>where</i> <Gap words="which ones?"><AddCondition {...{ context, report, onChange }} /></Gap></span></>}
+      {report.kind === "count" && report.by.length === 0 && report.shape !== "number" && <> <span className="pair"><i>by</i> <Gap words="what?"><AddGroup {...{ context, report, onChange }} /></Gap></span></>}
+      {!report.shape && <> <span className="pair"><i>as</i> <Gap words="which picture?"><Closing>{(onDone) => <ShapePicker {...{ context, report, onChange, onDone }} />}</Closing></Gap></span></>}
       <DialogTrigger>
         <Button className="plus" aria-label="Say more"><Plus size={18} aria-hidden /></Button>
         <Popover placement="bottom start"><PopoverDialog aria-label="Say more"><AddPart {...{ context, report, onChange }} /></PopoverDialog></Popover>
       </DialogTrigger>
     </Say>
   );
+}
+
+/** Joining words stand with the part after them, so that lines break before them. */
+function pairsOf(pieces: readonly Piece[]): Piece[][] {
+  const pairs: Piece[][] = [];
+  for (const piece of pieces) {
+    const last = pairs[pairs.length - 1];
+    if (last && !last[last.length - 1].part && last[0].text !== "list") last.push(piece);
+    else pairs.push([piece]);
+  }
+  return pairs;
 }
 
 const LABELS: Record<Part["area"], string> = { measure: "measure", subject: "what is counted", where: "condition", by: "group", split: "split", period: "period", runningTotal: "running total", stood: "as it stood", shape: "picture", showing: "columns", sorts: "order", groupedBy: "groups" };

@@ -24,7 +24,7 @@ export function PutOnBoard({ report, mayBuild }: { report: number; mayBuild: boo
     setOpen(false);
     try {
       const below = Math.max(0, ...(board?.tiles ?? []).map((tile) => tile.y + tile.h));
-      const tile: Tile = { id: `t${Date.now().toString(36)}`, report, x: 0, y: below, w: 5, h: 6 };
+      const tile: Tile = { id: crypto.randomUUID(), report, x: 0, y: below, w: 5, h: 6 };
       const saved = await ask<{ id: number }>("/api/room/saveDashboard", board ? { id: board.id, version: board.version, name: board.name, purpose: board.purpose, tiles: [...board.tiles, tile] } : { name: "New dashboard", tiles: [tile] });
       await client.invalidateQueries({ queryKey: ["boards"] });
       tell(`It is on ${board?.name ?? "New dashboard"}.`, { words: "Open it", run: () => location.assign(`/dashboards/${saved.id}`) });

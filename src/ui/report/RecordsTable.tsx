@@ -15,10 +15,10 @@ const PAGE = 200;
 
 const Scroll = styled.div<{ $bare?: boolean }>`
   overflow: auto; flex: 1; min-height: 0; outline-offset: -3px;
-  .head, .row { display: grid; align-items: center; min-width: max-content; }
-  .head { position: sticky; top: 0; z-index: 1; background: ${(p) => (p.$bare ? "var(--paper)" : "var(--tide-2)")}; height: 26px; font-size: 12.5px; color: var(--ink-2); }
-  .head button { padding: 0 10px; height: 26px; display: flex; align-items: center; gap: 5px; width: 100%; font-weight: 500; }
-  .head .r button { justify-content: flex-end; }
+  .names, .row { display: grid; align-items: center; }
+  .names { position: sticky; top: 0; z-index: 1; background: ${(p) => (p.$bare ? "var(--salt)" : "var(--tide-2)")}; height: 28px; font-size: 12.5px; line-height: 28px; color: var(--ink-2); }
+  .names button { padding: 0 10px; height: 28px; display: flex; align-items: center; gap: 5px; width: 100%; font-weight: 500; font-size: 12.5px; overflow: hidden; white-space: nowrap; }
+  .names .r button { justify-content: flex-end; }
   .row { height: ${ROW}px; position: absolute; left: 0; right: 0; }
   .row:nth-child(even) { background: ${(p) => (p.$bare ? "none" : "rgba(0, 0, 0, 0.035)")}; ${(p) => p.$bare && "border-top: 1px solid var(--line);"} }
   ${(p) => p.$bare && ".row { border-top: 1px solid var(--line); }"}
@@ -26,8 +26,13 @@ const Scroll = styled.div<{ $bare?: boolean }>`
   .cell a { font-weight: 650; color: var(--plum); } .none { color: var(--ink-3); }
 `;
 
-/** Widths by what a column holds: titles wide, keys and numbers narrow. */
-const widthOf = (words: string, align: string): string => (words.endsWith("title") || words === "description" ? "minmax(240px, 3fr)" : words === "key" || words === "item" ? "86px" : align === "right" ? "minmax(90px, 0.7fr)" : /created|due|finished|started|moved on|starts|ends/.test(words) ? "minmax(180px, 1fr)" : "minmax(110px, 1fr)");
+/** Least width in px and share of what is left, by what a column holds: titles wide, keys and numbers narrow. */
+function widthOf(words: string, align: string): { least: number; share: number } {
+  if (words.endsWith("title") || words === "description") return { least: 250, share: 3 };
+  if (words === "key" || words === "item") return { least: 84, share: 0 };
+  if (align === "right") return { least: 100, share: 0.5 };
+  return /created|due|finished|started|moved on|starts|ends/.test(words) ? { least: 172, share: 0.8 } : { least: 108, share: 1 };
+}
 
 /** The records of a report or of a part of it: as many as there are, read page by page, drawn row by row. */
 export function RecordsTable({ report, opened, showing, sorts, onSort, onCount, bare }: { report: Report; opened?: OpenedPart; showing: readonly (readonly string[])[]; sorts: Sorts; onSort: (sorts: Sorts) => void; onCount?: (count: number) => void; bare?: boolean }) {
@@ -51,7 +56,9 @@ export function RecordsTable({ report, opened, showing, sorts, onSort, onCount, 
   }, [first, onCount]);
   if (error) return <p role="alert" style={{ padding: 14, color: "var(--alarm)" }}>{error.message}</p>;
   if (!first) return <Waiting style={{ padding: 14 }}>Reading the records …</Waiting>;
-  const columns = first.columns.map((column) => widthOf(column.words, column.align)).join(" ");
+  const widths = first.columns.map((column) => widthOf(column.words, column.align));
+  const columns = widths.map(({ least, share }) => (share ? `minmax(${least}px, ${share}fr)` : `${least}px`)).join(" ");
+  const least = widths.reduce((sum, width) => sum + width.least, 0);
   const sort = (field: readonly string[]) => {
     const [now] = sorts;
     const same = now && now.field.join() === field.join();
@@ -59,7 +66,7 @@ export function RecordsTable({ report, opened, showing, sorts, onSort, onCount, 
   };
   return (
     <Scroll ref={scroll} $bare={bare} tabIndex={0} role="table" aria-rowcount={first.count + 1} aria-label={`${first.count} records`}>
-      <div className="head" role="row" style={{ gridTemplateColumns: columns }}>
+      <div className="names" role="row" style={{ gridTemplateColumns: columns, minWidth: least }}>
         {first.columns.map((column) => {
           const sorted = sorts[0]?.field.join() === column.field.join() ? sorts[0] : null;
           return (
@@ -69,7 +76,7 @@ export function RecordsTable({ report, opened, showing, sorts, onSort, onCount, 
           );
         })}
       </div>
-      <div role="rowgroup" style={{ height: virtual.getTotalSize(), position: "relative" }}>
+      <div role="rowgroup" style={{ height: virtual.getTotalSize(), position: "relative", minWidth: least }}>
         {seen.map(({ index, start }) => {
           const row = rows[index];
           return (

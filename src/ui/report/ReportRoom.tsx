@@ -4,7 +4,7 @@ import { History, Pencil, Pin, PinOff, Redo2, Table2, TextCursorInput, Undo2 } f
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import styled from "styled-components";
-import type { Problem } from "@/core/base";
+import { numberText, type Problem } from "@/core/base";
 import { subjects } from "@/core/catalog";
 import type { Mark } from "@/core/figure";
 import { ask, Button, Notice, tell, Waiting } from "../kit";
@@ -114,7 +114,7 @@ function PlainList({ room, asGroups }: { room: ReturnType<typeof useDraft>; onOp
   return (
     <>
       {asGroups}
-      <p role="status" style={{ color: "var(--ink-2)" }}><span style={{ font: "540 34px/1.1 var(--serif)", color: "var(--ink)" }}>{count ?? "…"}</span> {report.kind === "list" ? "in this list" : "match; no picture is chosen, so here they are"}</p>
+      <p role="status" style={{ color: "var(--ink-2)" }}><span style={{ font: "540 34px/1.1 var(--serif)", color: "var(--ink)" }}>{count === null ? "…" : numberText(count)}</span> {report.kind === "list" ? "in this list" : "match; no picture is chosen, so here they are"}</p>
       <div style={{ flex: 1, minHeight: 220, display: "flex" }}><RecordsTable bare report={report} showing={showing} sorts={shownSorts} onSort={(next) => (report.kind === "list" ? room.setReport({ ...report, sorts: next }) : setSorts(next))} onCount={setCount} /></div>
     </>
   );

@@ -16,7 +16,7 @@ export function First() {
   };
   return (
     <Cover title="A workspace of your own" says="Nothing is in it yet. Make its first administrator; then bring your records in.">
-      <form onSubmit={(event) => void submit(event)} style={{ display: "grid", gap: 14, maxWidth: 340 }} noValidate>
+      <form onSubmit={(event) => void submit(event)} style={{ display: "grid", gap: 14, maxWidth: 340, marginTop: 0 }} noValidate>
         <Field label="What the workspace is called" {...field("workspace")} autoFocus />
         <Field label="Your name" {...field("name")} autoComplete="name" />
         <Field label="Your login" {...field("login")} autoComplete="username" />

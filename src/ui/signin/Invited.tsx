@@ -15,7 +15,7 @@ export function Invited({ secret, name, login }: { secret: string; name: string 
   if (!name) return <Cover title="This link is over" says="It was used already, or its time is over. Ask an administrator for a new one.">{null}</Cover>;
   return (
     <Cover title={`Welcome, ${name}`} says={`Your login is ${login}. Choose a password, and you are in.`}>
-      <form onSubmit={(event) => void submit(event)} style={{ display: "grid", gap: 14, maxWidth: 320 }}>
+      <form onSubmit={(event) => void submit(event)} style={{ display: "grid", gap: 14, maxWidth: 340, marginTop: 0 }}>
         <Field label="New password, 8 characters or more" type="password" value={password} onChange={setPassword} error={error} autoComplete="new-password" autoFocus />
         <div><Button type="submit" $look="solid">Come in</Button></div>
       </form>

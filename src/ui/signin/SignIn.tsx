@@ -21,7 +21,7 @@ const People = styled.ul`
   button .initials { width: 38px; height: 38px; background: var(--tide-2); color: var(--ink); display: grid; place-items: center; font-weight: 700; font-size: 12px; border-radius: 3px; flex: none; }
   button b { font: 620 19px/23px var(--serif); } button .role { color: var(--ink-3); margin-left: 7px; } button .arrow { margin-left: auto; color: var(--plum); flex: none; }
 `;
-const Own = styled.form`background: var(--sand); margin: 0 -44px; padding: 18px 44px 24px; h2 { font: 620 19px/24px var(--serif); margin-bottom: 10px; } .row { display: flex; gap: 10px; align-items: flex-end; flex-wrap: wrap; } .row > div { flex: 1 1 160px; } .error { color: var(--alarm); margin-top: 10px; } @media (max-width: 700px) { margin: 0 -20px; padding: 18px 20px; }`;
+const Own = styled.form`background: var(--sand); margin: 0 -44px; padding: 18px 44px 24px; h2 { font: 620 19px/24px var(--serif); margin-bottom: 10px; } .row { display: flex; gap: 10px; align-items: flex-end; flex-wrap: wrap; max-width: 520px; } .row > div { flex: 1 1 160px; } .error { color: var(--alarm); margin-top: 10px; } @media (max-width: 700px) { margin: 0 -20px; padding: 18px 20px; }`;
 
 /** Sends the form; on success goes on. @returns the problems, or null when it went well */
 export async function enter(body: object, to: string): Promise<readonly Problem[] | null> {

@@ -34,13 +34,12 @@ export function Choose<T>({ label, options, chosen, many, onChoose, same = Objec
   const name = useId();
   const isLong = options.length > 8;
   const found = options.filter((option) => option.label.toLowerCase().includes(words.trim().toLowerCase()));
-  let group: string | undefined;
   return (
     <Box>
       {isLong && <div className="find"><Search size={15} aria-hidden /><input autoFocus aria-label={`Find: ${label}`} placeholder={label} value={words} onChange={(event) => setWords(event.target.value)} /></div>}
       <div className="rows" role={many ? "group" : "radiogroup"} aria-label={label}>
         {found.slice(0, 200).map((option, index) => {
-          const head = option.group !== group ? (group = option.group) : undefined;
+          const head = option.group !== found[index - 1]?.group ? option.group : undefined;
           return (
             <div key={index}>
               {head && <div className="head">{head}</div>}

@@ -90,10 +90,10 @@ function Operand({ context, report, index, path, draft, onSet }: { context: Pick
   if (takes === "text") return <div style={{ padding: 12 }}><TextField label="Text" value={draft.values[0]?.kind === "text" ? draft.values[0].text : ""} onChange={(text) => onSet({ ...draft, values: text ? [{ kind: "text", text }] : [] })} autoFocus /></div>;
   if (takes === "number" || takes === "numbers") return <Numbers field={field} draft={draft} count={takes === "numbers" ? 2 : 1} onSet={onSet} />;
   if (takes === "day" || takes === "period" || takes === "days") return <Periods context={context} draft={draft} count={takes === "days" ? 2 : 1} onSet={onSet} />;
-  return <Names context={context} report={report} index={index} field={field} draft={draft} many={takes === "values"} onSet={onSet} />;
+  return <Names report={report} index={index} field={field} draft={draft} many={takes === "values"} onSet={onSet} />;
 }
 
-function Names({ context, report, index, field, draft, many, onSet }: { context: PickerProps["context"]; report: Report; index: number | null; field: Field; draft: Test; many: boolean; onSet: (test: Test) => void }) {
+function Names({ report, index, field, draft, many, onSet }: { report: Report; index: number | null; field: Field; draft: Test; many: boolean; onSet: (test: Test) => void }) {
   const { data, isError } = useQuery({ queryKey: ["values", report, draft.field, index], queryFn: ({ signal }) => ask<ValueLine[]>("/api/room/values", { definition: report, field: draft.field, ...(index === null ? {} : { except: index }) }, signal) });
   const words: Option<Value>[] = [
     ...(field.thing ? VIEWER_WORDS.filter((word) => ({ me: "person", "my team": "team", "my teams": "team", "my projects": "project" })[word] === field.thing).map((word) => ({ value: { kind: "viewer" as const, word }, label: word, group: "Whoever is looking" })) : []),

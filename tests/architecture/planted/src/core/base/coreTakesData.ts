@@ -1,0 +1,2 @@
+import { rows } from "../../data";
+export const wrong = rows;

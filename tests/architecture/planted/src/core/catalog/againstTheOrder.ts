@@ -1,0 +1,2 @@
+import { anything } from "../sql";
+export const wrong = anything;

@@ -1,0 +1,2 @@
+import { deep } from "../sql/deep";
+export const wrong = deep;

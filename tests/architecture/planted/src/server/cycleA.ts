@@ -1,0 +1,2 @@
+import { wrong as other } from "./cycleB";
+export const wrong = () => other;

@@ -1,0 +1,2 @@
+import { wrong as other } from "./cycleA";
+export const wrong = () => other;

@@ -1,0 +1,2 @@
+import { Client } from "pg";
+export const wrong = Client;

@@ -1,0 +1,2 @@
+import { anything } from "../../core/sql";
+export const wrong = anything;
