@@ -34,12 +34,12 @@ export function Headline({ context, report, onChange, text }: HeadlineProps) {
           </span>
         </Fragment>
       ))}
-      {report.kind === "count" && !report.where && <> <span className="pair"><i>where</i> <Gap words="which ones?"><AddCondition {...{ context, report, onChange }} /></Gap></span></>}
-      {report.kind === "count" && report.by.length === 0 && report.shape !== "number" && <> <span className="pair"><i>by</i> <Gap words="what?"><AddGroup {...{ context, report, onChange }} /></Gap></span></>}
-      {!report.shape && <> <span className="pair"><i>as</i> <Gap words="which picture?"><Closing>{(onDone) => <ShapePicker {...{ context, report, onChange, onDone }} />}</Closing></Gap></span></>}
+      {report.kind === "count" && !report.where && <> <span className="pair"><i>where</i> <Gap words="which ones?">{(onDone) => <ConditionPicker {...{ context, report, onChange, onDone }} index={null} />}</Gap></span></>}
+      {report.kind === "count" && report.by.length === 0 && report.shape !== "number" && <> <span className="pair"><i>by</i> <Gap words="what?">{(onDone) => <AddGroup {...{ context, report, onChange, onDone }} />}</Gap></span></>}
+      {!report.shape && <> <span className="pair"><i>as</i> <Gap words="which picture?">{(onDone) => <ShapePicker {...{ context, report, onChange, onDone }} />}</Gap></span></>}
       <DialogTrigger>
         <Button className="plus" aria-label="Say more"><Plus size={18} aria-hidden /></Button>
-        <Popover placement="bottom start"><PopoverDialog aria-label="Say more"><AddPart {...{ context, report, onChange }} /></PopoverDialog></Popover>
+        <Popover placement="bottom start"><PopoverDialog aria-label="Say more">{({ close }) => <AddPart {...{ context, report, onChange }} onDone={close} />}</PopoverDialog></Popover>
       </DialogTrigger>
     </Say>
   );
@@ -124,31 +124,28 @@ function Opening({ report, onChange }: Pick<HeadlineProps, "report" | "onChange"
   );
 }
 
-function Gap({ words, children }: { words: string; children: ReactNode }) {
+/** A part not yet said: what chooses it goes with it once it is said. */
+function Gap({ words, children }: { words: string; children: (onDone: () => void) => ReactNode }) {
   return (
     <DialogTrigger>
       <Button className="part gap">{words}</Button>
-      <Popover placement="bottom start" maxHeight={380}><PopoverDialog aria-label={words}>{children}</PopoverDialog></Popover>
+      <Popover placement="bottom start" maxHeight={380}><PopoverDialog aria-label={words}>{({ close }) => children(close)}</PopoverDialog></Popover>
     </DialogTrigger>
   );
 }
 
-const closeDialog = () => document.activeElement?.dispatchEvent(new KeyboardEvent("keydown", { key: "Escape", bubbles: true }));
-const Closing = ({ children }: { children: (onDone: () => void) => ReactNode }) => <>{children(closeDialog)}</>;
-const AddCondition = (props: Omit<HeadlineProps, "text">) => <ConditionPicker {...props} index={null} onDone={closeDialog} />;
-
-function AddGroup({ context, report, onChange }: Omit<HeadlineProps, "text">) {
+function AddGroup({ context, report, onChange, onDone }: PickerProps) {
   if (report.kind !== "count") return null;
-  return <GroupPicker context={context} report={report} group={null} onGroup={(group) => onChange({ ...report, by: [...report.by, group] })} onDone={closeDialog} />;
+  return <GroupPicker context={context} report={report} group={null} onGroup={(group) => onChange({ ...report, by: [...report.by, group] })} onDone={onDone} />;
 }
 
 type Addition = "condition" | "group" | "then" | "split" | "measure" | "period" | "running" | "stood" | "showing" | "sort" | "list";
 
 /** What can be said beyond what is there. */
-function AddPart({ context, report, onChange }: Omit<HeadlineProps, "text">) {
+function AddPart({ context, report, onChange, onDone }: PickerProps) {
   const [chosen, setChosen] = useState<Addition | null>(null);
-  const props: PickerProps = { context, report, onChange, onDone: closeDialog };
-  const onGroup = (put: (group: Group) => Report) => <GroupPicker {...props} group={null} onGroup={(group) => onChange(put(group))} />;
+  const props: PickerProps = { context, report, onChange, onDone };
+  const onGroup = (put: (group: Group) => Report) => <GroupPicker {...props} group={null} onGroup={(group) => { onChange(put(group)); onDone(); }} />;
   if (chosen === "condition") return <ConditionPicker {...props} index={null} />;
   if (chosen === "period") return <PeriodPicker {...props} />;
   if (chosen === "stood") return <StoodPicker {...props} />;
@@ -179,7 +176,7 @@ function AddPart({ context, report, onChange }: Omit<HeadlineProps, "text">) {
     else if (value === "running" && report.kind === "count") onChange({ ...report, runningTotal: true });
     else if (value === "list") onChange({ kind: "list", subject: report.subject, showing: [], sorts: [], ...(report.where ? { where: report.where } : {}), ...(report.stood ? { stood: report.stood } : {}) });
     else return setChosen(value);
-    closeDialog();
+    onDone();
   };
   return <div style={{ width: 320, paddingTop: 4 }}><Choose label="Say more" options={options} chosen={[]} onChoose={choose} /></div>;
 }

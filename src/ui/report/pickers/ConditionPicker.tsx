@@ -51,9 +51,14 @@ export function ConditionPicker({ context, report, index, onChange, onDone }: Pi
   const path = context.catalog.findPath(report.subject.id, draft.field);
   if (!path) return <Foot><Button $small onPress={() => { put(null); onDone(); }}>This field is gone: take it out</Button></Foot>;
   const field = lastField(path);
+  /** A condition that is there follows each choice; a new one comes in when it is done. */
   const set = (next: Test) => {
     setDraft(next);
-    if (isWhole(next)) put(next);
+    if (index !== null && isWhole(next)) put(next);
+  };
+  const finish = () => {
+    if (index === null && isWhole(draft)) put(draft);
+    onDone();
   };
   const fitting = OPERATOR_IDS.filter((id) => operators[id].fits(field));
   return (
@@ -63,8 +68,8 @@ export function ConditionPicker({ context, report, index, onChange, onDone }: Pi
         <Operand context={context} report={report} index={index} path={path} draft={draft} onSet={set} />
       </Halves>
       <Foot>
-        <Button $small onPress={() => { put(null); onDone(); }}>Take out</Button>
-        <Button $small $look="solid" onPress={onDone}>Done</Button>
+        {index !== null && <Button $small onPress={() => { put(null); onDone(); }}>Take out</Button>}
+        <Button $small $look="solid" isDisabled={!isWhole(draft)} onPress={finish}>Done</Button>
       </Foot>
     </>
   );

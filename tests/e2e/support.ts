@@ -1,0 +1,32 @@
+import { expect, type Page } from "@playwright/test";
+
+export const PASSWORD = "low-tide-at-nine";
+
+/** Signs in with the form, as somebody with a name of their own does. */
+export async function signIn(page: Page, login: string): Promise<void> {
+  await page.goto("/sign-in");
+  await page.getByLabel("Login or mail address").fill(login);
+  await page.getByLabel("Password", { exact: true }).fill(PASSWORD);
+  await page.getByRole("button", { name: "Come in", exact: true }).click();
+  await page.waitForURL("**/dashboards");
+}
+
+export const reportOf = (sentence: string): string => `/reports/new?s=${encodeURIComponent(sentence)}`;
+
+/** The drawn parts of the figure that open records. */
+export const marks = (page: Page) => page.getByLabel("Figure", { exact: true }).getByRole("button", { name: /Open the records$/ });
+
+/** "P3: 43. Open the records" → 43 */
+export async function valueOf(mark: ReturnType<typeof marks>): Promise<number> {
+  const label = (await mark.getAttribute("aria-label"))!;
+  return Number(/: ([\d\u202f.]+)/.exec(label)![1].replace(/\u202f/g, ""));
+}
+
+/** How many records the drawer says it has. */
+export async function recordsInDrawer(page: Page): Promise<number> {
+  const drawer = page.getByLabel("Records and workings");
+  const status = drawer.getByRole("status").first();
+  await expect(status).toContainText(/· [\d\u202f]+ /);
+  await page.waitForTimeout(150);
+  return Number(/· ([\d\u202f]+) /.exec((await status.textContent())!)![1].replace(/\u202f/g, ""));
+}
