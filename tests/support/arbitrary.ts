@@ -4,7 +4,7 @@ import { shapeInput, type CountReport, type Group, type ListReport, type Measure
 import { OPERATOR_IDS, operators, type Condition, type Test, type Value } from "@/core/filter";
 import { MEASURE_IDS, measures } from "@/core/measure";
 import { SHAPE_IDS, shapes, whyNot } from "@/core/shapes";
-import { BUCKET_GRAINS, GRAINS, type Period } from "@/core/time";
+import { BUCKET_GRAINS, GRAINS, hasTooManyBuckets, resolvePeriod, type BucketGrain, type Period } from "@/core/time";
 
 /** Reports of every part, made from the registries: a new operator, measure, shape or field type is tested unasked. */
 const text = fc.oneof(fc.string({ minLength: 1, maxLength: 12 }), fc.constantFrom("open", "me", "a b", 'say "hi"', "back\\slash", "it's", "x's", "🚢", "where", "5", "عربي", "(", "a,b;c:d"));
@@ -65,7 +65,7 @@ function arbitraryMeasure(fields: readonly Field[]): fc.Arbitrary<Measure> {
 function arbitraryGroup(context: AskContext, fields: readonly Field[]): fc.Arbitrary<Group> {
   return fc.constantFrom(...fields.filter((field) => field.id !== "description")).chain((field): fc.Arbitrary<Group> => {
     if (isDate(field)) return fc.constantFrom(...GRAINS).map((grain) => ({ field: [field.id], grain }));
-    const values = fc.uniqueArray(arbitraryValue(field, context), { minLength: 2, maxLength: 4, selector: (value) => JSON.stringify(value).toLowerCase() });
+    const values = fc.uniqueArray(arbitraryValue(field, context), { minLength: 1, maxLength: 4, selector: (value) => JSON.stringify(value).toLowerCase() });
     return fc.record({ values, fold: fc.boolean(), without: fc.boolean(), top: fc.option(fc.integer({ min: 1, max: 9 }), { nil: undefined }), name: text }).map((g) => ({
       field: [field.id],
       ...(g.fold && g.values.length > 1 ? { folds: [{ name: g.name, values: g.values }] } : {}),
@@ -75,8 +75,11 @@ function arbitraryGroup(context: AskContext, fields: readonly Field[]): fc.Arbit
   });
 }
 
+/** Fields that some value can be named for. */
+export const namedFields = (context: AskContext): readonly Field[] => context.catalog.fieldsOf("items").filter((field) => !field.thing || context.catalog.names.list(field.thing).length > 0);
+
 export function arbitraryReport(context: AskContext): fc.Arbitrary<Report> {
-  const fields = context.catalog.fieldsOf("items");
+  const fields = namedFields(context);
   const condition = fc.option(arbitraryCondition(context, fields), { nil: undefined });
   const withShape = (report: Report, pick: number): Report => {
     const fitting = SHAPE_IDS.filter((id) => whyNot(shapes[id], shapeInput(report)) === null);
@@ -85,7 +88,8 @@ export function arbitraryReport(context: AskContext): fc.Arbitrary<Report> {
   const count = fc.record({ measures: fc.array(arbitraryMeasure(fields), { minLength: 1, maxLength: 2 }), where: condition, by: fc.array(arbitraryGroup(context, fields), { maxLength: 2 }), kind: fc.option(fc.constantFrom(1, 2, 3), { nil: undefined }), pick: fc.nat(99), period: arbitraryPeriod, split: fc.option(arbitraryGroup(context, fields), { nil: undefined }) }).map(({ where, kind, pick, period, split, ...rest }) => {
     const report: CountReport = { kind: "count", subject: { id: "items", ...(kind ? { kind } : {}) }, ...rest, ...(where ? { where: where as CountReport["where"] } : {}), ...(split && rest.by.length ? { split } : {}) };
     const dated = [...report.by, ...(report.split ? [report.split] : [])].filter((group) => (BUCKET_GRAINS as readonly string[]).includes(group.grain ?? ""));
-    return withShape(dated.length === 1 && pick % 3 ? { ...report, period } : report, pick);
+    const fits = dated.length === 1 && !hasTooManyBuckets(resolvePeriod(period, context.now, context.calendar), dated[0].grain as BucketGrain);
+    return withShape(fits && pick % 3 ? { ...report, period } : report, pick);
   });
   const paths = fc.uniqueArray(fc.constantFrom(...fields).map((field) => [field.id]), { maxLength: 4, selector: (path) => path[0] });
   const list = fc.record({ where: condition, showing: paths, sorts: paths, pick: fc.nat(99) }).map(({ where, showing, sorts, pick }) => withShape({ kind: "list", subject: { id: "items" }, showing, sorts: sorts.map((field, i) => ({ field, ...(i % 2 ? { descending: true as const } : {}) })), ...(where ? { where: where as ListReport["where"] } : {}) }, pick));

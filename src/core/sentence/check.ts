@@ -4,7 +4,7 @@ import { shapeInput, type Group, type Measure, type Report } from "../definition
 import { operators, testsOf, type Test, type Value } from "../filter";
 import { measures } from "../measure";
 import { shapes, whyNot } from "../shapes";
-import { dateGroupOf } from "./parse";
+import { dateGroupOf, tooManyBuckets } from "./parse";
 
 /**
  * What is wrong with a report that did not come from a sentence just parsed: fields and values that are gone,
@@ -44,6 +44,8 @@ export function checkReport(report: Report, context: AskContext): Problem[] {
   }
   if (problems.length) return problems;
   if (report.period && !dateGroupOf(report, context)) problems.push({ code: "report.whichDate", message: "for limits the date of a date group, and there is none", path: "for" });
+  const many = tooManyBuckets(report, context);
+  if (many) problems.push({ ...many, path: "for" });
   const why = report.shape && whyNot(shapes[report.shape], shapeInput(report));
   if (why) problems.push({ code: "report.shape", message: `${shapes[report.shape!].words} cannot show this: ${why}`, path: "as" });
   return problems;

@@ -2,7 +2,7 @@ import { fine, refused, type Result, type Problem } from "../base";
 import { isDate, lastOf, SUBJECT_IDS, type AskContext, type Subject, type SubjectId } from "../catalog";
 import { shapeInput, type CountReport, type Group, type ListReport, type Measure, type Report, type Sort } from "../definition";
 import { shapes, SHAPE_IDS, whyNot, type ShapeId } from "../shapes";
-import { isBucketGrain, parseDay, parseInstant } from "../time";
+import { hasTooManyBuckets, isBucketGrain, MOST_BUCKETS, parseDay, parseInstant, resolvePeriod } from "../time";
 import { parseCondition } from "./conditions";
 import { Cursor, Stop, type Expected } from "./cursor";
 import { parsePath } from "./fields";
@@ -190,6 +190,8 @@ function checkTogether(cursor: Cursor, context: AskContext, report: Report, star
   if (report.period && !dateGroupOf(report, context)) {
     stopAt("for", { code: "sentence.whichDate", message: "for limits the date of a date group, and there is none", hint: "say which date: created during last 30 days" });
   }
+  const many = tooManyBuckets(report, context);
+  if (many) stopAt("for", many);
   if (report.kind === "count" && report.runningTotal && !(report.period && dateGroupOf(report, context))) {
     stopAt("running total", { code: "sentence.runningTotal", message: "a running total needs one group of a date and a period", hint: "such as by week of created for last 12 weeks" });
   }
@@ -197,6 +199,13 @@ function checkTogether(cursor: Cursor, context: AskContext, report: Report, star
     const why = whyNot(shapes[report.shape], shapeInput(report));
     if (why) stopAt("as", { code: "sentence.shape", message: `${shapes[report.shape].words} cannot show this: ${why}` });
   }
+}
+
+/** A time axis that could not be drawn whole is refused rather than cut short. */
+export function tooManyBuckets(report: Report, context: AskContext): Problem | null {
+  const grain = report.period && dateGroupOf(report, context)?.grain;
+  if (!report.period || !grain || !isBucketGrain(grain) || !hasTooManyBuckets(resolvePeriod(report.period, context.now, context.calendar), grain)) return null;
+  return { code: "sentence.manyBuckets", message: `this period has more than ${MOST_BUCKETS} stretches of a ${grain}`, hint: "take a coarser stretch, such as month" };
 }
 
 /** The only group of a date with buckets; undefined for none, or more than one. */

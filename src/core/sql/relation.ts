@@ -188,7 +188,7 @@ export class Relation {
   private derived(state: string, alias: string, name: Derived): Fragment {
     const at = (column: string) => identifier(`${state}.${column}`);
     const created = identifier(`${alias}.created_at`);
-    const minutes = (from: Fragment, to: Fragment) => sql`extract(epoch FROM ${to} - ${from}) / 60`;
+    const minutes = (from: Fragment, to: Fragment) => sql`(extract(epoch FROM ${to} - ${from}) / 60)`;
     switch (name) {
       case "stage": {
         const { names } = this.view.catalog;

@@ -1,6 +1,6 @@
 import { addDays } from "./day";
 import { addUnits, startOfUnit, type BucketGrain } from "./grain";
-import type { Day, Instant } from "./instant";
+import { numberOfDay, type Day, type Instant } from "./instant";
 import type { PeriodDates } from "./relativePeriod";
 import type { WorkCalendar } from "./workCalendar";
 import { endOfDay, startOfDay } from "./zone";
@@ -18,6 +18,11 @@ export interface Bucket {
 }
 
 export const MOST_BUCKETS = 5_000;
+
+const LEAST_DAYS: Readonly<Record<BucketGrain, number>> = { day: 1, week: 7, month: 28, quarter: 90, year: 365, "fiscal quarter": 90, "fiscal year": 365 };
+
+/** Whether a period could have more buckets than can be drawn. */
+export const hasTooManyBuckets = (period: PeriodDates, grain: BucketGrain): boolean => (numberOfDay(period.to) - numberOfDay(period.from)) / LEAST_DAYS[grain] > MOST_BUCKETS - 2;
 
 /** The buckets that a period touches, clipped to it, in order; at most MOST_BUCKETS. */
 export function bucketsOf(period: PeriodDates, grain: BucketGrain, now: Instant, calendar: WorkCalendar): Bucket[] {

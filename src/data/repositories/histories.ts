@@ -70,7 +70,8 @@ export async function writeHistories(client: PoolClient, records: readonly ItemR
     const current = stateColumns(history[history.length - 1]);
     const project = (current.project_id as number | null) ?? null;
     items.push({ id: record.id, ...record.columns, kind_id: record.kindId, created_at: instantText(record.createdAt), deleted_at: instantOrNull(record.deletedAt), ...current });
-    for (const span of history) spans.push({ item_id: record.id, kind_id: record.kindId, rights_project_id: project, created_at: instantText(record.createdAt), valid_from: instantText(span.from), valid_to: instantOrNull(span.to) ?? "infinity", ...stateColumns(span) });
+    // What changes at the instant of deletion never shows: such a span would have no length.
+    for (const span of history.filter(({ from, to }) => from !== to)) spans.push({ item_id: record.id, kind_id: record.kindId, rights_project_id: project, created_at: instantText(record.createdAt), valid_from: instantText(span.from), valid_to: instantOrNull(span.to) ?? "infinity", ...stateColumns(span) });
     moves.push(...newMoves(record));
     for (const person of peopleOf(record)) present.push({ person_id: person, project_id: project ?? 0 });
   }

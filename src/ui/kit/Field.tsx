@@ -18,7 +18,7 @@ const Wrap = styled(TextField)`
 /** One line of text with its label, and what is wrong with it at its place. */
 export function Field({ label, placeholder, error, hideLabel, ...props }: TextFieldProps & { label: string; placeholder?: string; error?: string | null; hideLabel?: boolean }) {
   return (
-    <Wrap {...props} isInvalid={Boolean(error)} {...(hideLabel ? { "aria-label": label } : {})}>
+    <Wrap {...props} validationBehavior="aria" isInvalid={Boolean(error)} {...(hideLabel ? { "aria-label": label } : {})}>
       {!hideLabel && <Label>{label}</Label>}
       <Input placeholder={placeholder} />
       <FieldError className="error">{error}</FieldError>

@@ -1,0 +1,91 @@
+import fc from "fast-check";
+import { countAnswer } from "@/core/answer";
+import { isDate, typeOf } from "@/core/catalog";
+import type { CountReport } from "@/core/definition";
+import { printReport } from "@/core/sentence";
+import { planCount, planRecords } from "@/core/plan";
+import type { Viewpoint } from "@/core/sql";
+import { parseInstant } from "@/core/time";
+import { importBundle, readBundleFiles, runPlan, withConnection, loadViewer, type EntityManager } from "@/data";
+import { systemClock } from "@/server/clock";
+import { deskOf } from "@/server/viewer/viewpoint";
+import { GOLDEN_BUNDLE } from "../golden/load";
+import { arbitraryCondition, arbitraryReport, namedFields } from "../support/arbitrary";
+import { dropDatabase, freshDatabase } from "../support/database";
+import { holds, type PlainRecord } from "./plain";
+
+let em: EntityManager;
+let view: Viewpoint;
+let records: PlainRecord[];
+const NOW = parseInstant("2026-11-24T15:30:00Z")!;
+
+beforeAll(async () => {
+  em = await freshDatabase("differential");
+  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
+  const viewer = await withConnection(em, async (client) => loadViewer(client, (await client.query<{ id: number }>("SELECT id FROM people WHERE login = 'gil'")).rows[0].id));
+  view = (await deskOf(em, viewer!, systemClock, NOW)).view;
+  records = await everyItem();
+});
+afterAll(dropDatabase);
+
+/** All items with every field, read without any condition. */
+async function everyItem(): Promise<PlainRecord[]> {
+  const fields = view.catalog.fieldsOf("items");
+  const { rows } = await runPlan(em, planRecords({ kind: "list", subject: { id: "items" }, showing: [], sorts: [] }, { showing: fields.map((field) => [field.id]), sorts: [], offset: 0, limit: 1000 }, view));
+  return rows.map((row) => Object.fromEntries(fields.map((field, i) => {
+    const value = row.values[i];
+    if (field.many) return [field.id, value === null ? [] : field.thing ? (value as string[]).map(Number) : value];
+    if (value === null) return [field.id, null];
+    const { kept } = typeOf(field);
+    return [field.id, kept === "thing" || kept === "number" ? Number(value) : kept === "flag" ? value === "yes" : isDate(field) && field.type === "instant" ? parseInstant(value as string) : value];
+  })));
+}
+
+test("every condition finds on PostgreSQL what plain evaluation finds", async () => {
+  const fields = namedFields(view).filter((field) => !["age", "age in status", "lead time", "cycle time"].includes(field.id));
+  await fc.assert(
+    fc.asyncProperty(arbitraryCondition(view, fields), async (where) => {
+      const report = { kind: "list" as const, subject: { id: "items" as const }, showing: [], sorts: [], where };
+      const found = await runPlan(em, planRecords(report as never, { showing: [["key"]], sorts: [], offset: 0, limit: 1000 }, view));
+      const wanted = records.filter((record) => holds(where, record, view)).map((record) => record.key as string);
+      expect([printReport(report as never, view.catalog), found.rows.map((row) => row.key).sort()]).toEqual([expect.anything(), wanted.sort()]);
+    }),
+    { numRuns: 400, endOnFailure: true },
+  );
+});
+
+test("every cell of every figure opens exactly its records, and groups, totals and records agree", async () => {
+  const counts = arbitraryReport(view).filter((report): report is CountReport => report.kind === "count" && report.by.length > 0);
+  await fc.assert(
+    fc.asyncProperty(counts, async (drawn) => {
+      const report: CountReport = { ...drawn, measures: [{ measure: "count" }] };
+      const answer = countAnswer(await runPlan(em, planCount(report, view)));
+      const open = (path: string[], split?: string) => runPlan(em, planRecords(report, { opened: { path, ...(split === undefined ? {} : { split }) }, showing: [["key"]], sorts: [], offset: 0, limit: 1000 }, view));
+      const says = printReport(report, view.catalog);
+      const seen = new Set<number>();
+      for (const row of answer.rows) {
+        const path = row.path.map((head) => head.key);
+        const opened = await open(path);
+        expect([says, path, opened.count]).toEqual([says, path, Number(row.cells[0].value)]);
+        opened.rows.forEach((record) => seen.add(record.id));
+        for (const [i, head] of answer.split.entries()) if (row.parts[i][0].records > 0) expect((await open(path, head.key)).count).toBe(row.parts[i][0].records);
+      }
+      expect([says, seen.size]).toEqual([says, answer.total[0].records]);
+      expect((await open([])).count).toBe(answer.total[0].records);
+      if (!answer.manyValued) expect(answer.rows.reduce((sum, row) => sum + row.cells[0].records, 0)).toBe(answer.total[0].records);
+    }),
+    { numRuns: 60, endOnFailure: true },
+  );
+}, 120_000);
+
+test("text order in PostgreSQL and in JavaScript agree", async () => {
+  await withConnection(em, async (client) => {
+    await fc.assert(
+      fc.asyncProperty(fc.array(fc.string({ unit: "grapheme", minLength: 1, maxLength: 6 }).filter((text) => !text.includes("\u0000")), { minLength: 2, maxLength: 8 }), async (texts) => {
+        const { rows } = await client.query<{ lower: string; plain: string }>(`SELECT lower(normalize(t, NFC) COLLATE "und-x-icu") AS lower, t AS plain FROM unnest($1::text[]) t`, [texts]);
+        for (const row of rows) expect(row.lower).toBe(row.plain.normalize("NFC").toLowerCase());
+      }),
+      { numRuns: 100, endOnFailure: true },
+    );
+  });
+});
