@@ -12,8 +12,10 @@ export type PlainRecord = Readonly<Record<string, unknown>>;
  * empty value, a negative one is its negation, and nothing is ever unknown.
  */
 export function holds(condition: Condition, record: PlainRecord, view: Viewpoint): boolean {
-  if (condition.kind === "all") return condition.of.every((part) => holds(part, record, view));
-  if (condition.kind === "any") return condition.of.some((part) => holds(part, record, view));
+  if (condition.kind === "all" || condition.kind === "any") {
+    const parts = condition.of.map((part) => holds(part, record, view));
+    return condition.kind === "all" ? parts.every(Boolean) : parts.some(Boolean);
+  }
   if (condition.kind === "not") return !holds(condition.of, record, view);
   const [field] = view.catalog.findPath("items", condition.field)!;
   const words = condition.operator.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);

@@ -1,0 +1,100 @@
+import { performance } from "node:perf_hooks";
+import { parseInstant } from "@/core/time";
+import { countAnswer } from "@/core/answer";
+import type { CountReport } from "@/core/definition";
+import { planCount, planRecords } from "@/core/plan";
+import { parseSentence } from "@/core/sentence";
+import { makeWorld } from "@/demo";
+import { closeDatabase, createWorkspace, importBundle, loadViewer, migrate, newSession, runPlan, withConnection, type EntityManager } from "@/data";
+import { systemClock } from "@/server/clock";
+import { PLAIN_DRESS } from "@/core/definition";
+import { askFigure } from "@/server/reports/room";
+import { deskOf, type Desk } from "@/server/viewer/viewpoint";
+import { REFERENCES } from "./reference";
+
+/** Runs of each figure; all warm, after two that are thrown away. */
+const RUNS = 15;
+const END = parseInstant("2026-11-24T15:30:00Z")!;
+const say = (line: string): void => void process.stdout.write(`${line}\n`);
+
+async function timed(work: () => Promise<unknown>, runs = RUNS): Promise<{ median: number; least: number; most: number }> {
+  const times: number[] = [];
+  for (let i = 0; i < runs + 2; i += 1) {
+    const start = performance.now();
+    await work();
+    if (i >= 2) times.push(performance.now() - start);
+  }
+  times.sort((a, b) => a - b);
+  return { median: times[Math.floor(times.length / 2)], least: times[0], most: times[times.length - 1] };
+}
+
+const ms = (n: number): string => `${n.toFixed(1)} ms`;
+
+async function fill(scale: number): Promise<EntityManager> {
+  await migrate();
+  const em = await newSession();
+  await createWorkspace(em, "Bench", null);
+  const raw = makeWorld({ seed: 7, end: END, scale });
+  const start = performance.now();
+  let peak = 0;
+  const watch = setInterval(() => (peak = Math.max(peak, process.memoryUsage().rss)), 200);
+  const outcome = await importBundle(em, raw, { now: END });
+  clearInterval(watch);
+  say(`load: ${outcome.tables.items!.read} items, ${outcome.tables.moves!.read} moves in ${((performance.now() - start) / 1000).toFixed(1)} s, at most ${Math.round(peak / 1e6)} MB of memory, ${outcome.refused.length} refused (1 run, cold)`);
+  return em;
+}
+
+async function deskFor(em: EntityManager, login: string): Promise<Desk> {
+  const viewer = await withConnection(em, async (client) => loadViewer(client, (await client.query<{ id: number }>("SELECT id FROM people WHERE login = $1", [login])).rows[0].id));
+  return deskOf(em, viewer!, systemClock);
+}
+
+async function compare(em: EntityManager, desk: Desk): Promise<void> {
+  for (const { sentence, sql } of REFERENCES) {
+    const parsed = parseSentence(sentence, desk.view);
+    if (!parsed.ok) throw new Error(`${sentence}: ${parsed.problems[0].message}`);
+    const report = parsed.value as CountReport;
+    const ours = async () => countAnswer(await runPlan(em, planCount(report, desk.view)));
+    const theirs = () => withConnection(em, async (client) => (await client.query<{ k: string | null; n: string }>(sql, [desk.viewer.visible])).rows);
+    const answer = await ours();
+    const wanted = (await theirs()).map((row) => `${row.k ?? "not set"}=${Number(row.n)}`).sort();
+    const got = answer.rows.map((row) => `${row.path[0].name ?? "not set"}=${Number(row.cells[0].value)}`).sort();
+    if (JSON.stringify(wanted) !== JSON.stringify(got)) throw new Error(`${sentence}: answers differ\n${got.join(", ")}\n${wanted.join(", ")}`);
+    // By turns, so that what else the machine does falls on both.
+    const pairs = { ours: [] as number[], theirs: [] as number[] };
+    for (let i = 0; i < RUNS; i += 1) {
+      pairs.ours.push((await timed(ours, 1)).median);
+      pairs.theirs.push((await timed(theirs, 1)).median);
+    }
+    const median = (list: number[]) => list.sort((a, b) => a - b)[Math.floor(list.length / 2)];
+    const [a, b] = [median(pairs.ours), median(pairs.theirs)];
+    say(`${(a / b).toFixed(2)} x reference: ${sentence} (${ms(a)} against ${ms(b)}, medians of ${RUNS} by turns, warm; answers equal)`);
+  }
+}
+
+async function main(): Promise<void> {
+  const scale = Number(process.argv[2] ?? 1);
+  const em = await fill(scale);
+  const desk = await deskFor(em, "ines");
+  say("\nPlanner against reference SQL");
+  await compare(em, desk);
+  say("\nReport answers at the server, as the room asks for them");
+  for (const sentence of ["count faults where status is open by priority split by status as stacked bars", "count requests by week of created for last 12 full weeks as columns", "average lead time in days of items where finished during last 3 months by team as bars", "median age in days of items where status is open by team"]) {
+    const parsed = parseSentence(sentence, desk.view);
+    if (!parsed.ok) throw new Error(sentence);
+    const { median, least, most } = await timed(() => askFigure(em, desk, parsed.value, PLAIN_DRESS));
+    say(`${ms(median)} (${ms(least)} to ${ms(most)}, median of ${RUNS}, warm): ${sentence}`);
+  }
+  const listed = parseSentence("list faults where status is open showing key, title, age sorted by age descending", desk.view);
+  if (listed.ok) {
+    const { median } = await timed(() => runPlan(em, planRecords(listed.value, { showing: [["key"], ["title"], ["age"]], sorts: [], offset: 0, limit: 200 }, desk.view)));
+    say(`${ms(median)} (median of ${RUNS}, warm): a page of 200 records`);
+  }
+}
+
+main()
+  .catch((error: unknown) => {
+    process.stderr.write(`bench: ${(error as Error).message}\n`);
+    process.exitCode = 1;
+  })
+  .finally(() => closeDatabase());
