@@ -12,18 +12,20 @@ export type PlainRecord = Readonly<Record<string, unknown>>;
  * empty value, a negative one is its negation, and nothing is ever unknown.
  */
 export function holds(condition: Condition, record: PlainRecord, view: Viewpoint): boolean {
-  if (condition.kind === "all" || condition.kind === "any") {
-    const parts = condition.of.map((part) => holds(part, record, view));
-    return condition.kind === "all" ? parts.every(Boolean) : parts.some(Boolean);
-  }
+  if (condition.kind === "test") return testHolds(condition, record, view);
   if (condition.kind === "not") return !holds(condition.of, record, view);
-  const [field] = view.catalog.findPath("items", condition.field)!;
-  const words = condition.operator.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
+  const parts = condition.of.map((part) => holds(part, record, view));
+  return condition.kind === "all" ? parts.every(Boolean) : parts.some(Boolean);
+}
+
+function testHolds(test: Test, record: PlainRecord, view: Viewpoint): boolean {
+  const [field] = view.catalog.findPath("items", test.field)!;
+  const words = test.operator.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
   const negative = / (not|none)/.test(words) && words !== "is not empty";
   const positive = words.replace("is not", "is").replace("is none of", "is any of").replace("does not contain", "contains").replace("include none of", "include any of");
   if (words === "is empty") return isEmpty(record[field.id]);
   if (words === "is not empty") return !isEmpty(record[field.id]);
-  return positiveHolds(positive, condition, field, record[field.id], view) !== negative;
+  return positiveHolds(positive, test, field, record[field.id], view) !== negative;
 }
 
 const isEmpty = (value: unknown): boolean => value === null || value === undefined || (Array.isArray(value) && value.length === 0);

@@ -132,7 +132,9 @@ test("a report about a hidden project that somebody shared says nothing of it, a
 test("changing an item writes one move, in step with item and spans, and only over what was seen", async () => {
   const { em, desk } = await open(true, "tomas");
   const ids = await withConnection(em, async (client) => Object.fromEntries((await client.query<{ name: string; id: number }>("SELECT name, id FROM statuses")).rows.map((row) => [row.name, String(row.id)])));
-  const change = (to: string, expected: string) => changeItem(em, clock, desk, { key: "A1", field: "status", to, expected });
+  let now = NOW;
+  const ticking: Clock = { now: () => (now += 60_000_000) };
+  const change = (to: string, expected: string) => changeItem(em, ticking, desk, { key: "A1", field: "status", to, expected });
   expect((await change(ids["Signed off"], ids.Logged)).ok).toBe(true);
   expect(await change(ids.Logged, ids.Logged)).toMatchObject({ ok: false, problems: [{ code: "item.changed" }] });
   expect((await change(ids.Logged, ids["Signed off"])).ok).toBe(true);

@@ -1,0 +1,55 @@
+import { mkdirSync } from "node:fs";
+import { join } from "node:path";
+import { chromium, type Page } from "@playwright/test";
+import { reportOf, signIn } from "./e2e/support";
+
+/** Makes docs/screenshots from the demo of a running application: npm run pictures */
+const FOLDER = join(process.cwd(), "docs", "screenshots");
+const baseURL = process.env.E2E_URL ?? "http://127.0.0.1:4310";
+const STACKED = "count faults where status is open by priority split by status as stacked bars";
+
+const PICTURES: readonly { readonly name: string; readonly login: string; readonly path: string; readonly theme?: "night"; readonly before?: (page: Page) => Promise<unknown> }[] = [
+  { name: "report", login: "ines", path: reportOf(STACKED), before: (page) => page.getByRole("button", { name: /^P3, Waiting for parts: / }).click() },
+  { name: "picker", login: "ines", path: reportOf('count faults where status is open and team is "Engine shop" by service as bars'), before: (page) => page.getByRole("button", { name: /^condition: team/ }).click() },
+  { name: "typed", login: "ines", path: reportOf(STACKED), before: async (page) => {
+    await page.getByRole("button", { name: "Type it" }).click();
+    await page.getByRole("combobox", { name: "The sentence" }).fill("count faults where statsu is open by priority split by status as stacked bars");
+  } },
+  { name: "workings", login: "sunniva", theme: "night", path: reportOf("count faults where team is my team and created during last 6 full months by service as donut"), before: (page) => page.keyboard.press("w") },
+  { name: "new-report", login: "ines", path: "/reports/new" },
+  { name: "dashboard", login: "ines", path: "/dashboards/1" },
+  { name: "arrange", login: "ines", path: "/dashboards/1?arrange" },
+  { name: "library", login: "ines", path: "/reports" },
+  { name: "item", login: "ines", path: reportOf("list faults where reopened over 1 and status is open showing key, title"), before: (page) => page.getByRole("table").getByRole("link").first().click() },
+  { name: "people", login: "runa", path: "/settings/people" },
+  { name: "import", login: "runa", path: "/settings/imports", before: async (page) => {
+    const rows = ["key,kind,title,status,priority,created_at", ...Array.from({ length: 12 }, (_, i) => `N${i},fault,Spare reader ${i},${i === 4 ? "Done?" : "Logged"},P3,${i === 7 ? "soon" : "2026-11-20T09:00:00Z"}`)].join("\n");
+    await page.locator("input[type=file]").setInputFiles({ name: "items.csv", mimeType: "text/csv", buffer: Buffer.from(`${rows.replace("Done?", "Logged")}\nN3,fault,Twice,Logged,P3,2026-11-20T09:00:00Z\n`) });
+    await page.getByText("would be refused").waitFor();
+  } },
+];
+
+async function main(): Promise<void> {
+  mkdirSync(FOLDER, { recursive: true });
+  const browser = await chromium.launch({ executablePath: "/usr/bin/chromium" });
+  const open = async () => (await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 }, reducedMotion: "reduce" })).newPage();
+  const cover = await open();
+  await cover.goto("/sign-in");
+  await cover.waitForLoadState("networkidle");
+  await cover.screenshot({ path: join(FOLDER, "sign-in.png") });
+  for (const { name, login, path, theme, before } of PICTURES) {
+    const page = await open();
+    await signIn(page, login);
+    if (theme) await page.context().addCookies([{ name: "gt_theme", value: theme, url: baseURL }]);
+    await page.goto(path);
+    await page.waitForLoadState("networkidle");
+    await before?.(page);
+    await page.waitForLoadState("networkidle");
+    await page.waitForTimeout(700);
+    await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+    await page.context().close();
+  }
+  await browser.close();
+}
+
+void main();
