@@ -7,8 +7,9 @@ const config = {
   transform: {
     "^.+\\.(t|j)sx?$": ["@swc/jest", { jsc: { parser: { syntax: "typescript", tsx: true }, target: "es2022" }, module: { type: "commonjs" } }],
   },
-  transformIgnorePatterns: ["/node_modules/(?!(temporal-polyfill|temporal-utils)/)"],
+  transformIgnorePatterns: ["/node_modules/(?!(temporal-polyfill|temporal-utils|culori)/)"],
   modulePathIgnorePatterns: ["<rootDir>/.next", "<rootDir>/.data"],
+  testTimeout: 60_000,
   maxWorkers: 2,
 };
 

@@ -75,6 +75,7 @@ test("the same by keys alone", async ({ page }) => {
   await focusOn(/Inês Duarte/);
   await page.keyboard.press("Enter");
   await page.waitForURL("**/dashboards");
+  await page.waitForLoadState("networkidle");
   await page.keyboard.press("Control+k");
   await page.keyboard.type("count faults where status is open by team as bars");
   await expect(page.getByRole("option", { name: /count it/ })).toBeVisible();

@@ -28,6 +28,6 @@ export function proposeType(values: Iterable<string>): { type: CustomType; many:
   if (every((value) => parseDay(value) !== null)) return { type: "date", many: false, choices: [] };
   if (every((value) => value === "yes" || value === "no")) return { type: "yesNo", many: false, choices: [] };
   const total = [...seen.values()].reduce((sum, n) => sum + n, 0);
-  if (all.length <= 12 && total >= all.length * 5) return { type: "choice", many: false, choices: all.sort() };
+  if (all.length > 0 && all.length <= 12 && total >= all.length * 5) return { type: "choice", many: false, choices: all.sort() };
   return { type: "text", many: false, choices: [] };
 }

@@ -29,16 +29,23 @@ export const SubjectSchema = z.object({ id: z.enum(SUBJECT_IDS as [Subject["id"]
 const shared = {
   subject: SubjectSchema,
   where: ConditionSchema.optional(),
-  /** Limits the date of the only date group. */
-  period: PeriodSchema.optional(),
   /** As it stood: a bare day (its end) or an instant with Z. */
   stood: z.string().max(40).optional(),
   shape: z.enum(SHAPE_IDS).optional(),
 };
 
-export const CountSchema = z.object({ kind: z.literal("count"), measures: z.array(MeasureSchema).min(1).max(6), by: z.array(GroupSchema).max(3), split: GroupSchema.optional(), runningTotal: z.literal(true).optional(), ...shared });
+export const CountSchema = z.object({
+  kind: z.literal("count"),
+  measures: z.array(MeasureSchema).min(1).max(6),
+  by: z.array(GroupSchema).max(3),
+  split: GroupSchema.optional(),
+  /** Limits the date of the only date group. */
+  period: PeriodSchema.optional(),
+  runningTotal: z.literal(true).optional(),
+  ...shared,
+});
 export const SortSchema = z.object({ field: FieldPathSchema, descending: z.literal(true).optional() });
-export const ListSchema = z.object({ kind: z.literal("list"), groupedBy: GroupSchema.optional(), showing: z.array(FieldPathSchema).max(40), sorts: z.array(SortSchema).max(6), ...shared });
+export const ListSchema = z.object({ kind: z.literal("list"), showing: z.array(FieldPathSchema).max(40), sorts: z.array(SortSchema).max(6), ...shared });
 
 /** A report: all that decides its numbers, and its shape. The sentence and this are two views of one thing. */
 export const ReportSchema = z.discriminatedUnion("kind", [CountSchema, ListSchema]);

@@ -11,5 +11,5 @@ export const highest = defineMeasure({
   additive: false,
   toSql: (value) => [sql`max(${value})`],
   merge: (parts) => keepOne(parts, (a, b) => less(b, a)),
-  finish: ([value]) => value,
+  finish: ([value = null]) => value,
 });

@@ -11,5 +11,5 @@ export const lowest = defineMeasure({
   additive: false,
   toSql: (value) => [sql`min(${value})`],
   merge: (parts) => keepOne(parts, (a, b) => less(a, b)),
-  finish: ([value]) => value,
+  finish: ([value = null]) => value,
 });

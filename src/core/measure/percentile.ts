@@ -11,5 +11,5 @@ export const percentile = (words: string, share: number): MeasureKind =>
     needs: sum.needs,
     additive: false,
     toSql: (value) => [sql`percentile_cont(${bind(share, "numeric")}) WITHIN GROUP (ORDER BY (${value})::float8)`],
-    finish: ([value]) => value,
+    finish: ([value = null]) => value,
   });

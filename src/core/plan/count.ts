@@ -1,7 +1,7 @@
 import { invariant } from "../base";
 import { bind, compile, EMPTY, identifier, joined, Relation, sql, type Fragment, type Statement, type Viewpoint } from "../sql";
 import { lastOf } from "../catalog";
-import type { CountReport, Measure } from "../definition";
+import type { CountReport, Measure, Report } from "../definition";
 import { conditionSql, inside } from "../filter";
 import { measures } from "../measure";
 import { dateGroupOf } from "../sentence";
@@ -64,14 +64,14 @@ export function countedRows(grouping: Grouping, options: Options & { readonly te
 }
 
 /** The conditions of a report, its kind and its period, as tests. */
-export function reportTests(report: Pick<CountReport, "subject" | "where" | "period"> & { by?: CountReport["by"] }, relation: Relation): Fragment[] {
+export function reportTests(report: Report, relation: Relation): Fragment[] {
   const tests: Fragment[] = [];
   if (report.subject.kind !== undefined) tests.push(sql`r.kind_id = ${bind(report.subject.kind, "int")}`);
   if (report.where) tests.push(conditionSql(report.where, relation));
-  const dated = report.period && dateGroupOf(report as CountReport, relation.view);
-  if (dated) {
+  const dated = dateGroupOf(report, relation.view);
+  if (report.kind === "count" && report.period && dated) {
     const path = relation.view.catalog.findPath(report.subject.id, dated.field);
-    invariant(path && report.period, "the date group was checked");
+    invariant(path, "the date group was checked");
     tests.push(inside(relation.raw(path), lastOf(path), resolvePeriod(report.period, relation.view.now, relation.view.calendar)));
   }
   return tests;

@@ -44,7 +44,7 @@ export function* planRecords(report: Report, ask: RecordsAsk, view: Viewpoint): 
   const relation = new Relation(report.subject.id, view);
   const hides = grouping?.tiers.some(({ group }) => group.without?.length) ?? false;
   const inPart = grouping && (hides || ask.opened?.path.length || ask.opened?.split !== undefined) ? partTest(grouping, report as CountReport, ask.opened ?? { path: [] }) : null;
-  const tests = inPart ? [sql`${relation.id} IN (${inPart})`] : reportTests(report as CountReport, relation);
+  const tests = inPart ? [sql`${relation.id} IN (${inPart})`] : reportTests(report, relation);
   const columns = ask.showing.map((ids) => shownValue(pathOf(ids, relation), relation));
   const keyColumn = report.subject.id === "items" ? identifier("r.key") : relation.value(pathOf(["item"], relation));
   const order = orderOf(ask.sorts.length ? ask.sorts : defaultSorts(report), relation);

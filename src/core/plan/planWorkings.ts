@@ -1,5 +1,5 @@
 import { bind, compile, joined, Relation, sql, type Viewpoint } from "../sql";
-import type { CountReport, Report } from "../definition";
+import type { Report } from "../definition";
 import { conditionSql, testsOf, topParts, type Condition, type Value } from "../filter";
 import { conditionText, valueText, groupText } from "../sentence";
 import { clockText, dayText, localDay, periodDatesText, resolvePeriod } from "../time";
@@ -32,10 +32,10 @@ export function* planWorkings(report: Report, view: Viewpoint, who: string): Pla
     const upTo = parts.slice(0, index + 1);
     steps.push({ says: conditionText(part, catalog, subject, "all"), meant: meaning(part, view), from: viewerBound(part) ? "you are looking" : "the report", where: upTo.length > 1 ? { kind: "all", of: upTo } : part, period: false });
   });
-  if (report.period) steps.push({ says: `for ${valueText({ kind: "period", period: report.period }, catalog)}`, meant: periodDatesText(resolvePeriod(report.period, view.now, view.calendar)), from: "the report", ...(report.where ? { where: report.where } : {}), period: true });
+  if (report.kind === "count" && report.period) steps.push({ says: `for ${valueText({ kind: "period", period: report.period }, catalog)}`, meant: periodDatesText(resolvePeriod(report.period, view.now, view.calendar)), from: "the report", ...(report.where ? { where: report.where } : {}), period: true });
   const statements = steps.map((step) => {
     const relation = new Relation(subject, view);
-    const tests = step.period ? reportTests(report as CountReport, relation) : [...(report.subject.kind === undefined ? [] : [sql`r.kind_id = ${bind(report.subject.kind, "int")}`]), ...(step.where ? [conditionSql(step.where, relation)] : [])];
+    const tests = step.period ? reportTests(report, relation) : [...(report.subject.kind === undefined ? [] : [sql`r.kind_id = ${bind(report.subject.kind, "int")}`]), ...(step.where ? [conditionSql(step.where, relation)] : [])];
     return compile(sql`SELECT count(*) FROM ${relation.from()} WHERE ${joined([...tests, relation.guard()], " AND ")}`);
   });
   const counted = yield statements;
@@ -70,7 +70,7 @@ function meaningOf(value: Value, view: Viewpoint): string[] {
 function notesOf(report: Report, view: Viewpoint, who: string): Workings["notes"] {
   const { catalog, calendar, now } = view;
   const notes: { about: string; says: string }[] = [];
-  const groups = report.kind === "count" ? [...report.by, ...(report.split ? [report.split] : [])] : report.groupedBy ? [report.groupedBy] : [];
+  const groups = report.kind === "count" ? [...report.by, ...(report.split ? [report.split] : [])] : [];
   for (const group of groups) {
     const field = catalog.findPath(report.subject.id, group.field);
     if (field?.[field.length - 1].many) notes.push({ about: "in several", says: `one with several ${field[field.length - 1].words} counts in each of them, and once in the total` });

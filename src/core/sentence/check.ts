@@ -40,10 +40,9 @@ export function checkReport(report: Report, context: AskContext): Problem[] {
   } else {
     report.showing.forEach((ids) => field(ids, "showing"));
     report.sorts.forEach((sort) => field(sort.field, "sorted by"));
-    if (report.groupedBy) checkGroup(report.groupedBy, "grouped by");
   }
   if (problems.length) return problems;
-  if (report.period && !dateGroupOf(report, context)) problems.push({ code: "report.whichDate", message: "for limits the date of a date group, and there is none", path: "for" });
+  if (report.kind === "count" && report.period && !dateGroupOf(report, context)) problems.push({ code: "report.whichDate", message: "for limits the date of a date group, and there is none", path: "for" });
   const many = tooManyBuckets(report, context);
   if (many) problems.push({ ...many, path: "for" });
   const why = report.shape && whyNot(shapes[report.shape], shapeInput(report));

@@ -94,7 +94,7 @@ function parseSubject(cursor: Cursor, context: AskContext): Subject {
 type Clause<R> = { readonly words: readonly string[]; readonly name: string; readonly offered?: boolean; readonly read: (cursor: Cursor, context: AskContext, report: R) => void };
 
 const wherePart: Clause<Report> = { name: "where", words: ["where"], read: (c, x, r) => void (r.where = parseCondition(c, x, r.subject.id)) };
-const forPart: Clause<Report> = { name: "for", words: ["for"], read: (c, x, r) => void (r.period = parsePeriodHere(c, x)) };
+const forPart: Clause<CountReport> = { name: "for", words: ["for"], read: (c, x, r) => void (r.period = parsePeriodHere(c, x)) };
 const stoodPart: Clause<Report> = { name: "as it stood on", words: ["as it stood on"], read: (c, _x, r) => void (r.stood = parseStood(c)) };
 const shapePart: Clause<Report> = { name: "as", words: ["as"], read: (c, _x, r) => void (r.shape = parseShape(c)) };
 
@@ -110,8 +110,6 @@ const countClauses: readonly Clause<CountReport>[] = [
 
 const listClauses: readonly Clause<ListReport>[] = [
   wherePart,
-  forPart,
-  { name: "grouped by", words: ["grouped by"], read: (c, x, r) => void (r.groupedBy = parseGroup(c, x, r.subject.id)) },
   { name: "showing", words: ["showing"], read: (c, x, r) => void (r.showing = parseListed(c, () => parsePath(c, x.catalog, r.subject.id).map((f) => f.id))) },
   { name: "sorted by", words: ["sorted by"], read: (c, x, r) => void (r.sorts = parseListed(c, () => parseSort(c, x, r.subject.id))) },
   { name: "sorted by", words: ["newest first"], offered: false, read: (_c, _x, r) => void (r.sorts = [{ field: ["created"], descending: true }]) },
@@ -187,7 +185,7 @@ function parseShape(cursor: Cursor): ShapeId {
 /** What clauses ask of one another. */
 function checkTogether(cursor: Cursor, context: AskContext, report: Report, starts: ReadonlyMap<string, number>): void {
   const stopAt = (clause: string, problem: Problem): never => cursor.stop(problem, starts.get(clause) ?? 0, (starts.get(clause) ?? 0) + 1);
-  if (report.period && !dateGroupOf(report, context)) {
+  if (report.kind === "count" && report.period && !dateGroupOf(report, context)) {
     stopAt("for", { code: "sentence.whichDate", message: "for limits the date of a date group, and there is none", hint: "say which date: created during last 30 days" });
   }
   const many = tooManyBuckets(report, context);
@@ -203,6 +201,7 @@ function checkTogether(cursor: Cursor, context: AskContext, report: Report, star
 
 /** A time axis that could not be drawn whole is refused rather than cut short. */
 export function tooManyBuckets(report: Report, context: AskContext): Problem | null {
+  if (report.kind === "list") return null;
   const grain = report.period && dateGroupOf(report, context)?.grain;
   if (!report.period || !grain || !isBucketGrain(grain) || !hasTooManyBuckets(resolvePeriod(report.period, context.now, context.calendar), grain)) return null;
   return { code: "sentence.manyBuckets", message: `this period has more than ${MOST_BUCKETS} stretches of a ${grain}`, hint: "take a coarser stretch, such as month" };
@@ -210,7 +209,8 @@ export function tooManyBuckets(report: Report, context: AskContext): Problem | n
 
 /** The only group of a date with buckets; undefined for none, or more than one. */
 export function dateGroupOf(report: Report, context: Pick<AskContext, "catalog">): Group | undefined {
-  const groups = report.kind === "count" ? [...report.by, ...(report.split ? [report.split] : [])] : report.groupedBy ? [report.groupedBy] : [];
+  if (report.kind === "list") return undefined;
+  const groups = [...report.by, ...(report.split ? [report.split] : [])];
   const dated = groups.filter((group) => {
     const path = context.catalog.findPath(report.subject.id, group.field);
     return path && isDate(lastOf(path)) && group.grain && isBucketGrain(group.grain);

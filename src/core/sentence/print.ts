@@ -9,7 +9,7 @@ import { nameText, needsQuotes, quoted } from "./words";
 /** Which part of a report a piece of its sentence is: what its button opens. */
 export type Part =
   | { readonly area: "measure"; readonly index: number }
-  | { readonly area: "subject" | "split" | "period" | "runningTotal" | "stood" | "shape" | "showing" | "sorts" | "groupedBy" }
+  | { readonly area: "subject" | "split" | "period" | "runningTotal" | "stood" | "shape" | "showing" | "sorts" }
   | { readonly area: "where" | "by"; readonly index: number };
 
 /** A piece of the sentence: a part that can be changed, or the words that join (which have no part). */
@@ -39,11 +39,10 @@ export function sentencePieces(report: Report, catalog: Catalog): Piece[] {
     report.by.forEach((group, index) => pieces.push({ text: index === 0 ? "by" : "then" }, { text: groupText(group, catalog, subject), part: { area: "by", index } }));
     if (report.split) pieces.push({ text: "split by" }, { text: groupText(report.split, catalog, subject), part: { area: "split" } });
   }
-  if (report.period) pieces.push({ text: "for" }, { text: periodText(report.period), part: { area: "period" } });
+  if (report.kind === "count" && report.period) pieces.push({ text: "for" }, { text: periodText(report.period), part: { area: "period" } });
   if (report.kind === "count" && report.runningTotal) pieces.push({ text: "running total", part: { area: "runningTotal" } });
   if (report.kind === "list") {
     const path = (ids: readonly string[]) => fieldText(catalog, subject, ids);
-    if (report.groupedBy) pieces.push({ text: "grouped by" }, { text: groupText(report.groupedBy, catalog, subject), part: { area: "groupedBy" } });
     if (report.showing.length) pieces.push({ text: "showing" }, { text: report.showing.map(path).join(", "), part: { area: "showing" } });
     if (report.sorts.length) pieces.push({ text: "sorted by" }, { text: report.sorts.map((sort) => path(sort.field) + (sort.descending ? " descending" : "")).join(", "), part: { area: "sorts" } });
   }

@@ -23,17 +23,20 @@ export interface DashboardLine {
   readonly tiles: number;
   readonly updatedAt: string;
   readonly pinned: boolean;
+  readonly mayChange: boolean;
 }
+
+const mayChange = (viewer: Viewer, owner: number): boolean => mayBuild(viewer) && (owner === viewer.person || viewer.role === "administrator");
 
 export async function listDashboards(em: EntityManager, viewer: Viewer): Promise<DashboardLine[]> {
   return withConnection(em, async (client) => {
-    const { rows } = await client.query<{ id: number; name: string; purpose: string; owner: string; tiles: number; updated_at: string; pinned: boolean }>(
-      `SELECT d.id, d.name, d.purpose, p.name AS owner, jsonb_array_length(d.tiles) AS tiles, to_char(d.updated_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS updated_at,
+    const { rows } = await client.query<{ id: number; name: string; purpose: string; owner: string; owner_id: number; tiles: number; updated_at: string; pinned: boolean }>(
+      `SELECT d.id, d.name, d.purpose, d.owner_id, p.name AS owner, jsonb_array_length(d.tiles) AS tiles, to_char(d.updated_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS updated_at,
          EXISTS (SELECT 1 FROM pins x WHERE x.person_id = $1 AND x.kind = 'dashboard' AND x.target_id = d.id) AS pinned
        FROM dashboards d JOIN people p ON p.id = d.owner_id WHERE d.deleted_at IS NULL ORDER BY d.name COLLATE "natural", d.id`,
       [viewer.person],
     );
-    return rows.map(({ updated_at: updatedAt, ...row }) => ({ ...row, updatedAt }));
+    return rows.map(({ updated_at: updatedAt, owner_id: owner, ...row }) => ({ ...row, updatedAt, mayChange: mayChange(viewer, owner) }));
   });
 }
 
@@ -46,7 +49,7 @@ export async function loadDashboard(em: EntityManager, viewer: Viewer, id: numbe
     );
     const row = rows[0];
     if (!row) return null;
-    return { id: row.id, version: row.version, name: row.name, purpose: row.purpose, owner: { id: row.owner_id, name: row.owner }, tiles: z.array(TileSchema).parse(row.tiles), pinned: row.pinned, mayChange: mayBuild(viewer) && (row.owner_id === viewer.person || viewer.role === "administrator") };
+    return { id: row.id, version: row.version, name: row.name, purpose: row.purpose, owner: { id: row.owner_id, name: row.owner }, tiles: z.array(TileSchema).parse(row.tiles), pinned: row.pinned, mayChange: mayChange(viewer, row.owner_id) };
   });
 }
 

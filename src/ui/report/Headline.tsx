@@ -56,7 +56,7 @@ function pairsOf(pieces: readonly Piece[]): Piece[][] {
   return pairs;
 }
 
-const LABELS: Record<Part["area"], string> = { measure: "measure", subject: "what is counted", where: "condition", by: "group", split: "split", period: "period", runningTotal: "running total", stood: "as it stood", shape: "picture", showing: "columns", sorts: "order", groupedBy: "groups" };
+const LABELS: Record<Part["area"], string> = { measure: "measure", subject: "what is counted", where: "condition", by: "group", split: "split", period: "period", runningTotal: "running total", stood: "as it stood", shape: "picture", showing: "columns", sorts: "order" };
 
 function PartButton({ piece, part, first, ...props }: { piece: Piece; part: Part; first: boolean } & Omit<HeadlineProps, "text">) {
   const [isOpen, setOpen] = useState(false);
@@ -86,10 +86,8 @@ function PartPicker({ part, onDone, context, report, onChange }: { part: Part; o
       return report.kind === "count" && <GroupPicker {...props} group={report.by[part.index]} onGroup={(group) => onChange({ ...report, by: report.by.map((one, i) => (i === part.index ? group : one)) })} onTakeOut={drop((kept) => withoutPeriod({ ...kept, by: kept.by.filter((_, i) => i !== part.index) }))} />;
     case "split":
       return report.kind === "count" && <GroupPicker {...props} group={report.split ?? null} onGroup={(split) => onChange({ ...report, split })} onTakeOut={drop(({ split: _split, ...kept }) => withoutPeriod(kept as CountReport))} />;
-    case "groupedBy":
-      return report.kind === "list" && <GroupPicker {...props} group={report.groupedBy ?? null} onGroup={(groupedBy) => onChange({ ...report, groupedBy })} onTakeOut={() => { const { groupedBy: _g, ...kept } = report; onChange(kept); onDone(); }} />;
     case "period":
-      return <PeriodPicker {...props} />;
+      return report.kind === "count" && <PeriodPicker {...props} report={report} />;
     case "runningTotal":
       return <Choose label="Running total" options={[{ value: "on", label: "running total" }, { value: "off", label: "each for itself" }]} chosen={["on"]} onChoose={(value) => value === "off" && drop(({ runningTotal: _r, ...kept }) => kept as CountReport)()} />;
     case "stood":
@@ -147,7 +145,7 @@ function AddPart({ context, report, onChange, onDone }: PickerProps) {
   const props: PickerProps = { context, report, onChange, onDone };
   const onGroup = (put: (group: Group) => Report) => <GroupPicker {...props} group={null} onGroup={(group) => { onChange(put(group)); onDone(); }} />;
   if (chosen === "condition") return <ConditionPicker {...props} index={null} />;
-  if (chosen === "period") return <PeriodPicker {...props} />;
+  if (chosen === "period" && report.kind === "count") return <PeriodPicker {...props} report={report} />;
   if (chosen === "stood") return <StoodPicker {...props} />;
   if (report.kind === "list") {
     if (chosen === "showing") return <ShowingPicker {...props} report={report} />;

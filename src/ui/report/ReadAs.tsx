@@ -17,7 +17,7 @@ export function ReadAs({ context, report, problem }: { context: AskContext; repo
     const { part } = piece;
     if (part?.area === "subject") return report.kind === "list" ? "each once" : "each counted once";
     if (part?.area === "shape") return "the picture";
-    if (part?.area === "period" && report.period) return periodDatesText(resolvePeriod(report.period, context.now, context.calendar));
+    if (part?.area === "period" && report.kind === "count" && report.period) return periodDatesText(resolvePeriod(report.period, context.now, context.calendar));
     if (part?.area === "where") return testsOf(topParts(report.where)[part.index]).flatMap((test) => test.values.flatMap((value) => (value.kind === "period" ? [periodDatesText(resolvePeriod(value.period, context.now, context.calendar))] : value.kind === "stage" ? [context.catalog.names.statusesOf(value.stage).map((status) => status.label).join(", ")] : value.kind === "viewer" ? ["for whoever is looking"] : []))).join("; ");
     if (part?.area === "by" && report.kind === "count") { const path = context.catalog.findPath(report.subject.id, report.by[part.index].field); return path && lastOf(path).many ? "one with several counts in each" : ""; }
     return "";

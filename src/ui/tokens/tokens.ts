@@ -17,7 +17,7 @@ export const night: Record<keyof typeof day, string> = {
   brass: "#e3b04b", "brass-ink": "#efc574", lit: "#4d3c14", alarm: "#f0a08f", water: "#34466e",
   c1: "#6f72dc", c2: "#6fb3ff", c3: "#e7deb0", c4: "#a86d84", c5: "#11846e", c6: "#cd884f", c7: "#988bb5", c8: "#bdbdc1",
   o1: "#121017", o2: "#121017", o3: "#121017", o4: "#121017", o5: "#ffffff", o6: "#121017", o7: "#121017", o8: "#121017",
-  r1: "#d6e2fb", r2: "#94aee8", r3: "#5a78c4", r4: "#3a4f8b", q1: "#121017", q2: "#121017", q3: "#ffffff", q4: "#ffffff",
+  r1: "#d6e2fb", r2: "#94aee8", r3: "#4f6db9", r4: "#3a4f8b", q1: "#121017", q2: "#121017", q3: "#ffffff", q4: "#ffffff",
   shade: "0 14px 36px rgba(0,0,0,.6),0 2px 6px rgba(0,0,0,.5)",
 };
 

@@ -1,6 +1,6 @@
 "use client";
 import { typeOf } from "@/core/catalog";
-import type { ListReport, Report } from "@/core/definition";
+import type { CountReport, ListReport, Report } from "@/core/definition";
 import { parsePeriod, periodDatesText, periodText, PERIOD_EXAMPLES, resolvePeriod } from "@/core/time";
 import { useState } from "react";
 import { Button, Field } from "../../kit";
@@ -38,20 +38,20 @@ export function SortPicker({ context, report, onChange, onDone }: PickerProps & 
 }
 
 /** The period of the time axis. */
-export function PeriodPicker({ context, report, onChange, onDone }: PickerProps) {
+export function PeriodPicker({ context, report, onChange, onDone }: PickerProps & { report: CountReport }) {
   const [text, setText] = useState(report.period ? periodText(report.period) : "");
   const parsed = parsePeriod(text);
   const meant = (words: string) => { const read = parsePeriod(words); return read.ok ? periodDatesText(resolvePeriod(read.value, context.now, context.calendar)) : ""; };
   const set = (words: string) => {
     setText(words);
     const read = parsePeriod(words);
-    if (read.ok) onChange({ ...report, period: read.value } as Report);
+    if (read.ok) onChange({ ...report, period: read.value });
   };
   return (
     <div style={{ width: 360, maxWidth: "100%" }}>
       <div style={{ padding: "12px 12px 4px" }}><Field label="For which period" value={text} onChange={set} error={text && !parsed.ok ? parsed.problems[0].message : null} autoFocus /></div>
       <Choose label="A period" options={PERIOD_EXAMPLES.map((words) => ({ value: words, label: words, about: meant(words) }))} chosen={[text]} onChoose={set} />
-      <Foot><Button $small onPress={() => { const { period: _p, ...rest } = report; onChange(rest as Report); onDone(); }}>Take out</Button><Button $small $look="solid" onPress={onDone}>Done</Button></Foot>
+      <Foot><Button $small onPress={() => { const { period: _p, runningTotal: _r, ...rest } = report; onChange(rest); onDone(); }}>Take out</Button><Button $small $look="solid" onPress={onDone}>Done</Button></Foot>
     </div>
   );
 }

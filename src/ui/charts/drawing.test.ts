@@ -1,0 +1,30 @@
+import fc from "fast-check";
+import { inkOn, markId, ticksTo } from "./drawing";
+
+describe("axes", () => {
+  test.each([
+    [43, [0, 10, 20, 30, 40, 50]],
+    [4, [0, 1, 2, 3, 4]],
+    [200, [0, 50, 100, 150, 200]],
+    [1, [0, 0.2, 0.4, 0.6, 0.8, 1]],
+    [0, [0, 1]],
+  ])("the ticks to %s are round and few", (most, ticks) => {
+    expect(ticksTo(most)).toEqual(ticks);
+  });
+  test("they begin at 0, reach the largest value, and are at most seven", () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.001, max: 1e9, noNaN: true }), (most) => {
+        const ticks = ticksTo(most);
+        expect(ticks[0]).toBe(0);
+        expect(ticks[ticks.length - 1]).toBeGreaterThanOrEqual(most);
+        expect(ticks.length).toBeLessThanOrEqual(7);
+      }),
+    );
+  });
+  test("the ink on a colour is the one made for it", () => {
+    expect([inkOn("c3"), inkOn("r4"), inkOn("ghost")]).toEqual(["var(--o3)", "var(--q4)", "var(--ink)"]);
+  });
+  test("a mark is told from its parts", () => {
+    expect(markId({ path: ["v1"] })).not.toBe(markId({ path: ["v1"], split: "v2" }));
+  });
+});
