@@ -24,7 +24,7 @@ export const UNKNOWN = "not known here";
 /** The sentence in its one wording: parsing it again gives the same report. */
 export const printReport = (report: Report, catalog: Catalog): string => piecesText(sentencePieces(report, catalog));
 
-export const piecesText = (pieces: readonly Piece[]): string => pieces.map((piece) => piece.text).join(" ").replace(/ ,/g, ",");
+export const piecesText = (pieces: readonly Piece[]): string => pieces.map(({ text }, i) => (i === 0 || text === "," ? text : ` ${text}`)).join("");
 
 /** The sentence piece by piece. */
 export function sentencePieces(report: Report, catalog: Catalog): Piece[] {

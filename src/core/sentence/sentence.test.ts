@@ -47,6 +47,8 @@ describe("the sentence is read and printed in one wording", () => {
     "count items as it stood on 2026-10-31",
     "count items where priority is any of (P1, not set)",
     "distinct assignee of items",
+    "count, sum of points and average age in days of items by team",
+    'count items by vessel folding (Tern, Dunlin as "yn ,@")',
   ])("%s", (sentence) => {
     expect(printReport(read(sentence), context.catalog)).toBe(sentence);
   });
