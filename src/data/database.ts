@@ -21,7 +21,7 @@ export function openDatabase(url = process.env.DATABASE_URL): Promise<MikroORM> 
       forceUtcTimezone: true,
       pool: { min: 0, max: 8 },
       schemaGenerator: { ignoreSchema: ["graphile_worker"] },
-      migrations: { migrationsList: migrations, snapshot: false, disableForeignKeys: false },
+      migrations: { migrationsList: migrations, snapshot: false, disableForeignKeys: false, silent: true },
       allowGlobalContext: false,
     });
     orm.catch(() => (kept.grandTally = undefined));

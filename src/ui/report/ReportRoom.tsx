@@ -87,7 +87,7 @@ export function ReportRoom({ facts, kept, sentence }: RoomProps) {
         {saving.notice && <Notice style={{ marginTop: 8 }} role="alert">{saving.notice}</Notice>}
       </header>
       <section className={`figure${(isFetching && isPlaceholderData) || (typing !== null && problem) ? " old" : ""}`} aria-label="Figure" aria-busy={isFetching}>
-        {typing !== null && problem && shown && <p style={{ display: "flex", gap: 8, alignItems: "center" }}><History size={16} aria-hidden /><b style={{ fontWeight: 650 }}>Last good figure</b>, as of {shown.asOf}</p>}
+        {typing !== null && problem && shown && <p style={{ display: "flex", gap: 8, alignItems: "center" }}><History size={16} aria-hidden /><span><b style={{ fontWeight: 650 }}>Last good figure</b>, as of {shown.asOf}</span></p>}
         {!isBegun && <Begin context={context} report={report} onChange={onChange} />}
         {isBegun && <div className="titled said"><div><h2>{title}</h2>{shown?.kind === "count" && report.kind === "count" && <Says aria-live="polite">{saidWords(shown.says)}</Says>}</div>{report.kind === "count" && report.shape && report.shape !== "number" && <Button $small aria-pressed={asTable} onPress={() => setAsTable(!asTable)}><Table2 aria-hidden />{asTable ? "As a picture" : "As a table"}</Button>}</div>}
         {error && <Notice role="alert">{error.message}</Notice>}

@@ -10,7 +10,7 @@ import { Button } from "../kit";
 import { sayStyle } from "./sentenceStyle";
 
 const Frame = styled.div<{ $length: number }>`
-  position: relative; background: var(--salt); box-shadow: inset 0 -3px 0 var(--plum), 0 0 0 3px var(--plum); margin: 0 -16px; padding: 4px 16px 8px;
+  position: relative; background: var(--salt); box-shadow: inset 0 -3px 0 var(--plum), 0 0 0 3px var(--plum); margin: 6px -16px 0; padding: 4px 16px 8px;
   textarea, .under { ${sayStyle} width: 100%; border: 0; padding: 0; margin: 0; display: block; white-space: pre-wrap; overflow-wrap: break-word; background: none; resize: none; overflow: hidden; outline: none !important; box-shadow: none !important; }
   textarea { position: relative; color: var(--ink); caret-color: var(--plum); }
   .under { position: absolute; left: 16px; right: 16px; top: 4px; width: auto; color: transparent; pointer-events: none; }

@@ -18,7 +18,7 @@ const Body = styled.div`
   .cause { display: grid; grid-template-columns: 64px minmax(0, 1fr); gap: 12px; border-top: 1px solid var(--line); padding: 7px 0; b { font: 520 20px/24px var(--serif); text-align: right; } small { color: var(--ink-2); font-size: 12.5px; } } h2 { font: 620 20px/26px var(--serif); }
   @media (max-width: 700px) { padding: 16px 16px 100px; }
 `;
-const Foot = styled.footer`position: sticky; bottom: 0; background: var(--mallow); padding: 12px 32px; display: flex; gap: 10px; align-items: center; flex-wrap: wrap; .last { margin-left: auto; display: flex; gap: 10px; align-items: center; }`;
+const Foot = styled.footer`position: sticky; bottom: 0; margin-top: auto; background: var(--mallow); padding: 12px 32px; display: flex; gap: 10px; align-items: center; flex-wrap: wrap; .last { margin-left: auto; display: flex; gap: 10px; align-items: center; }`;
 const RUNNING: readonly ImportState["state"][] = ["reading", "writing"];
 
 /** Brings a bundle in: upload, dry run, what is refused and why, then for good. It goes on when the page is left. */
