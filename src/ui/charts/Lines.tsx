@@ -1,6 +1,7 @@
 "use client";
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import type { Figure, FigureRow, Mark } from "@/core/figure";
+import { Legend } from "./Legend";
 import { DASHES, fill, markId, opens, ticksTo, type Drawn } from "./drawing";
 
 /** One line, or one for each part, named at its right end. */
@@ -12,7 +13,10 @@ export function Lines({ figure, drawn }: { figure: Figure; drawn: Drawn }) {
   const ticks = ticksTo(most);
   const ends = endPlaces(figure, series.length, markOf, ticks[ticks.length - 1], drawn.small ? 175 : 280);
   const running = figure.rows.find((row) => row.soFar);
+  const hasRoom = figure.series.length === 0 || figure.series.every((_, i) => ends[i] !== undefined);
   return (
+    <>
+    {!hasRoom && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
     <div role="group" aria-label={drawn.label} style={{ width: "100%", height: drawn.small ? "100%" : 340, minHeight: 120, flex: 1 }}>
       <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
         <LineChart data={rows} margin={{ top: 20, right: figure.series.length ? 104 : 36, bottom: 0, left: 0 }} accessibilityLayer={false}>
@@ -29,6 +33,7 @@ export function Lines({ figure, drawn }: { figure: Figure; drawn: Drawn }) {
         </LineChart>
       </ResponsiveContainer>
     </div>
+    </>
   );
 }
 

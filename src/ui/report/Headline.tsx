@@ -34,8 +34,8 @@ export function Headline({ context, report, onChange, text }: HeadlineProps) {
           </span>
         </Fragment>
       ))}
-      {report.kind === "count" && !report.where && <> <span className="pair"><i>where</i> <Gap words="which ones?">{(onDone) => <ConditionPicker {...{ context, report, onChange, onDone }} index={null} />}</Gap></span></>}
-      {report.kind === "count" && report.by.length === 0 && report.shape !== "number" && <> <span className="pair"><i>by</i> <Gap words="what?">{(onDone) => <AddGroup {...{ context, report, onChange, onDone }} />}</Gap></span></>}
+      {report.kind === "count" && !report.where && !report.shape && <> <span className="pair"><i>where</i> <Gap words="which ones?">{(onDone) => <ConditionPicker {...{ context, report, onChange, onDone }} index={null} />}</Gap></span></>}
+      {report.kind === "count" && report.by.length === 0 && !report.shape && <> <span className="pair"><i>by</i> <Gap words="what?">{(onDone) => <AddGroup {...{ context, report, onChange, onDone }} />}</Gap></span></>}
       {!report.shape && <> <span className="pair"><i>as</i> <Gap words="which picture?">{(onDone) => <ShapePicker {...{ context, report, onChange, onDone }} />}</Gap></span></>}
       <DialogTrigger>
         <Button className="plus" aria-label="Say more"><Plus size={18} aria-hidden /></Button>

@@ -1,0 +1,149 @@
+import { parseInstant } from "@/core/time";
+import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import { apiAnswer, apiRecords, type Reply } from "@/server/api/answer";
+import { makeToken } from "@/server/accounts/tokens";
+import type { Clock } from "@/server/clock";
+import { GOLDEN_BUNDLE } from "../golden/load";
+import { dropDatabase, freshDatabase } from "../support/database";
+
+type GroupName = string | null | { rest: true };
+interface Row {
+  group: GroupName[];
+  value: number | string | null;
+  records: number;
+  empties: number;
+  cells?: { value: number | string | null }[];
+  parts?: { group: GroupName; records: number }[];
+}
+interface Body {
+  rows: Row[];
+  total: { value: number | string | null; records: number };
+  columns: { role: string; name: string }[];
+  subtotals?: Row[][];
+  sentence: string;
+  asOf: string;
+  workings: { lines: { says: string; left: number }[] };
+}
+
+const NOW = "2026-11-24T15:30:00Z";
+const clock: Clock = { now: () => parseInstant(NOW)! };
+let em: EntityManager;
+let token: string;
+let members: string;
+
+beforeAll(async () => {
+  em = await freshDatabase("api");
+  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: clock.now() });
+  token = (await makeToken(em, "gil"))!;
+  members = (await makeToken(em, "tove"))!;
+});
+afterAll(dropDatabase);
+
+const bodyOf = (reply: Reply): Body => {
+  if (!("body" in reply)) throw new Error(reply.problem.detail);
+  return reply.body as Body;
+};
+const answer = async (sentence: string, more: object = {}) => bodyOf(await apiAnswer(em, clock, token, { sentence, ...more }));
+const records = async (sentence: string, more: object = {}) => bodyOf(await apiRecords(em, clock, token, { sentence, ...more }));
+
+describe("what the door answers", () => {
+  test("the sentence in our wording, the instant, and the account of its conditions", async () => {
+    const body = await answer("Count ITEMS where status is closed and kind is fault Grouped By priority");
+    expect(body.sentence).toBe("count items where status is finished and kind is fault by priority");
+    expect(body.asOf).toBe(NOW);
+    const left = body.workings.lines.map((line) => line.left);
+    expect(left[left.length - 1]).toBe(body.total.value);
+    expect([...left].sort((a, b) => b - a)).toEqual(left);
+  });
+  test("several measures stand in order, the first in the row itself", async () => {
+    const body = await answer("count and sum of points of items by kind");
+    expect(body.columns.map((column) => column.role)).toEqual(["group", "measure", "measure"]);
+    for (const row of body.rows) expect(row.cells![0].value).toBe(row.value);
+  });
+  test("tiers have their subtotals, which add up", async () => {
+    const body = await answer("count items by kind then priority");
+    for (const tier of body.subtotals![0]) {
+      const parts = body.rows.filter((row) => row.group[0] === tier.group[0]);
+      expect(parts.reduce((sum, row) => sum + row.records, 0)).toBe(tier.records);
+    }
+  });
+  test("people come by login, dates as dates, numbers in full", async () => {
+    expect((await answer("count items where key is D1 by assignee")).rows[0].group).toEqual(["bram"]);
+    expect((await answer("lowest created of items where key is D1")).total.value).toBe("2026-11-02T09:00:00Z");
+    expect((await answer('average points of items where key starts with "B"')).total.value).toBe("4.107142857143");
+  });
+  test("medians of cells without records are empty, not an error", async () => {
+    const body = await answer("median points of items by priority split by kind");
+    expect(body.rows.flatMap((row) => row.parts!).some((part) => part.records === 0)).toBe(true);
+  });
+  test("a list has values as kept", async () => {
+    const body = await answer('list items where key is D1 showing key, assignee, tags, created');
+    expect((body.rows[0] as unknown as { values: unknown[] }).values).toEqual(["D1", "bram", ["storm", "berth 2"], "2026-11-02T09:00:00Z"]);
+  });
+  test("an earlier now is as it stood: later items, moves and deletions have not happened", async () => {
+    const before = await answer("count items", { now: "2026-05-31T22:59:59.999999Z" });
+    expect(before.total.records).toBeLessThan((await answer("count items")).total.records);
+    expect(await answer("count items as it stood on 2026-05-31")).toMatchObject({ total: { value: before.total.value } });
+  });
+});
+
+describe("the records behind a row", () => {
+  const SENTENCES = [
+    "count items by priority",
+    "count items by assignee top 3",
+    "count items by tags top 2",
+    'count items by assignee folding (ines, bram as "Desk crew")',
+    "count items by kind then priority",
+    "count items by month of created for last 12 months",
+    "count moves by moved by top 2",
+    "count time entries by person",
+    "count items by weekday of created",
+    "count items by tags without storm, not set",
+  ];
+  test.each(SENTENCES)("%s: each row opens as many as it counts", async (sentence) => {
+    const body = await answer(sentence);
+    for (const row of body.rows) {
+      if (row.records === 0) continue;
+      expect([row.group, (await records(sentence, { group: row.group })).total.records]).toEqual([row.group, row.records]);
+    }
+    expect((await records(sentence)).total.records).toBe(body.total.records);
+  });
+  test("a part of a split opens too", async () => {
+    const sentence = "count items by stage split by kind";
+    for (const row of (await answer(sentence)).rows) {
+      for (const part of row.parts!) {
+        if (part.records > 0) expect((await records(sentence, { group: row.group, split: part.group })).total.records).toBe(part.records);
+      }
+    }
+  });
+  test("pages follow one another without gap or overlap", async () => {
+    const keys = async (offset: number) => (await records("count items", { offset, limit: 10 })).rows.map((row) => (row as unknown as { key: string }).key);
+    const all = (await records("count items")).rows.map((row) => (row as unknown as { key: string }).key);
+    const paged = [...(await keys(0)), ...(await keys(10)), ...(await keys(20)), ...(await keys(30))];
+    expect(paged).toEqual(all);
+    expect(new Set(all).size).toBe(all.length);
+  });
+  test("a row that is not there is told so", async () => {
+    expect(await apiRecords(em, clock, token, { sentence: "count items by priority", group: ["P9"] })).toMatchObject({ status: 400 });
+    expect(await apiRecords(em, clock, token, { sentence: "count items by priority", group: ["P1", "P2"] })).toMatchObject({ status: 400 });
+  });
+});
+
+describe("problems", () => {
+  test.each([
+    ["no token", null, { sentence: "count items" }, 401, "/problems/no-token"],
+    ["a token nobody has", "gt_wrong", { sentence: "count items" }, 401, "/problems/no-token"],
+    ["no sentence", "own", {}, 400, "/problems/bad-request"],
+    ["a key that is none", "own", { sentence: "count items", extra: 1 }, 400, "/problems/bad-request"],
+    ["a now that is none", "own", { sentence: "count items", now: "yesterday" }, 400, "/problems/bad-request"],
+    ["decimals beyond four", "own", { sentence: "count items", percent: { base: "all", decimals: 9 } }, 400, "/problems/bad-request"],
+    ["a sentence that is none", "own", { sentence: "tell me" }, 422, "/problems/sentence"],
+  ])("%s", async (_name, given, body, status, type) => {
+    const reply = await apiAnswer(em, clock, given === "own" ? token : given, body);
+    expect(reply).toMatchObject({ status, problem: { status, type } });
+  });
+  test("only administrators may ask as of another instant", async () => {
+    expect(await apiAnswer(em, clock, members, { sentence: "count items", now: NOW })).toMatchObject({ status: 403 });
+    expect(await apiAnswer(em, clock, members, { sentence: "count items" })).toMatchObject({ status: 200 });
+  });
+});
