@@ -33,7 +33,7 @@ export interface ImportOutcome {
 }
 
 class TakeBack extends Error {}
-const CHUNK = 2000;
+const CHUNK = 1000;
 
 /** Brings a bundle in, in one transaction. What is wrong is refused with its reason; everything else comes in. */
 export async function importBundle(em: EntityManager, raw: RawBundle, options: ImportOptions): Promise<ImportOutcome> {
@@ -59,6 +59,7 @@ class Import {
   private readonly counts: { [T in TableId]?: Counts } = {};
   /** Why items were refused, by key. */
   private readonly refusedItems = new Map<string, string>();
+  private latestMove: Instant = 0;
 
   constructor(
     private readonly client: PoolClient,
@@ -121,7 +122,7 @@ class Import {
     };
     rows.forEach((row) => settle(row, row.values.key as string));
     onlyMoved.forEach((key) => settle(null, key));
-    const good = this.withoutOrphans(settled);
+    const good = this.withoutOrphans(settled, moves);
     await this.giveIds(good.filter((one) => !one.stored).map((one) => one.key));
     const stageOf = await loadStages(this.client);
     for (let at = 0; at < good.length; at += CHUNK) {
@@ -162,12 +163,15 @@ class Import {
         continue;
       }
       const field = MOVED_COLUMNS[values.field as keyof typeof MOVED_COLUMNS];
+      this.latestMove = Math.max(this.latestMove, values.at as Instant);
       const move = { at: values.at as Instant, field, from: keptText(values.from), to: keptText(values.to), by: (values.by as string | null) ?? null };
       const list = byKey.get(key);
       if (list) list.push({ move, index });
       else byKey.set(key, [{ move, index }]);
     }
     for (const list of byKey.values()) list.sort((a, b) => a.move.at - b.move.at || a.index - b.index);
+    // A large bundle's rows are not needed twice.
+    this.bundle = { ...this.bundle, rows: { ...this.bundle.rows, moves: [] } };
     return byKey;
   }
 
@@ -178,7 +182,7 @@ class Import {
   }
 
   /** Takes out items whose parent did not come in, and theirs. */
-  private withoutOrphans<T extends { row: ReadRow | null; key: string; moves: readonly BundleMove[] }>(settled: readonly T[]): T[] {
+  private withoutOrphans<T extends { row: ReadRow | null; key: string }>(settled: readonly T[], moves: ReadonlyMap<string, readonly { index: number }[]>): T[] {
     let good = [...settled];
     for (let found = true; found; ) {
       const orphans = good.filter(({ row }) => row && row.values.parent && this.refusedItems.has(row.values.parent as string));
@@ -186,7 +190,7 @@ class Import {
       for (const { row, key } of orphans) {
         this.refusedItems.set(key, "its item was refused");
         this.refuse("items", row!.index, "parent", "its parent was refused");
-        for (const move of this.rows("moves")) if (move.values.key === key) this.refuse("moves", move.index, "key", "its item was refused");
+        for (const { index } of moves.get(key) ?? []) this.refuse("moves", index, "key", "its item was refused");
       }
       good = good.filter((one) => !orphans.includes(one));
     }
@@ -288,8 +292,7 @@ class Import {
   private latest(): Instant {
     let latest = 0;
     for (const { values } of this.rows("items")) latest = Math.max(latest, values.created_at as number, (values.deleted_at as number | null) ?? 0);
-    for (const { values } of this.rows("moves")) latest = Math.max(latest, values.at as number);
-    return latest;
+    return Math.max(latest, this.latestMove);
   }
 
   // ── what hangs on items and projects ──

@@ -48,7 +48,7 @@ const records = [
   `CREATE TABLE moves (id bigserial PRIMARY KEY, item_id int NOT NULL REFERENCES items, at timestamptz NOT NULL, place int NOT NULL, field text NOT NULL, from_value text, to_value text, by_id int REFERENCES people)`,
   `CREATE INDEX moves_item ON moves (item_id, at, place)`,
   `CREATE INDEX moves_at ON moves (at)`,
-  `CREATE TABLE state_spans (item_id int NOT NULL REFERENCES items, kind_id int, rights_project_id int, created_at timestamptz NOT NULL, valid_from timestamptz NOT NULL, valid_to timestamptz NOT NULL DEFAULT 'infinity', ${state.replace(/ REFERENCES \w+/g, "")}) WITH (autovacuum_vacuum_scale_factor = 0.02, autovacuum_analyze_scale_factor = 0.02)`,
+  `CREATE TABLE state_spans (item_id int NOT NULL, kind_id int, rights_project_id int, created_at timestamptz NOT NULL, valid_from timestamptz NOT NULL, valid_to timestamptz NOT NULL DEFAULT 'infinity', ${state.replace(/ REFERENCES \w+/g, "")}) WITH (autovacuum_vacuum_scale_factor = 0.02, autovacuum_analyze_scale_factor = 0.02)`,
   `CREATE INDEX state_spans_item ON state_spans (item_id, valid_from)`,
   `CREATE UNIQUE INDEX state_spans_now ON state_spans (item_id) WHERE valid_to = 'infinity'`,
   `CREATE INDEX state_spans_open ON state_spans (valid_to) INCLUDE (valid_from, created_at, priority_id, project_id, assignee_id, status_id, points) WHERE is_open`,
