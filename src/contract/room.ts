@@ -1,5 +1,9 @@
 import { z } from "zod";
-import { DressSchema, ReportSchema } from "@/core/definition";
+import type { CountAnswer, Percentages } from "@/core/answer";
+import { DressSchema, ReportSchema, type Dress, type Report, type Tile } from "@/core/definition";
+import type { Figure, Said } from "@/core/figure";
+import type { Value } from "@/core/filter";
+import type { Piece } from "@/core/sentence";
 
 /** What the rooms ask the server, and what it answers; shared by both sides. */
 export const FigureAsk = z.object({ definition: ReportSchema, dress: DressSchema });
@@ -69,4 +73,111 @@ export interface ImportState {
   readonly refused: number;
   readonly causes: readonly { readonly reason: string; readonly count: number; readonly where: string }[];
   readonly unstaged: readonly { readonly status: string; readonly guess: "waiting" | "under way" | "finished" }[];
+}
+
+/** A report answered for the screen. */
+export type ShownFigure =
+  | { readonly kind: "count"; readonly answer: CountAnswer; readonly percentages: Percentages; readonly figure: Figure; readonly says: readonly Said[]; readonly asOf: string }
+  | { readonly kind: "list"; readonly records: ShownRecords; readonly asOf: string };
+
+/** A value that a picker offers, with how many records it would give. */
+export interface ValueLine {
+  readonly value: Value;
+  readonly label: string;
+  readonly count: number;
+}
+
+/** A saved report as its room gets it. */
+export interface KeptReport {
+  readonly id: number;
+  readonly version: number;
+  readonly name: string;
+  readonly definition: Report;
+  readonly dress: Dress;
+  readonly owner: { readonly id: number; readonly name: string };
+  readonly updatedAt: string;
+  readonly pinned: boolean;
+}
+
+/** A line of the library. */
+export interface ReportLine {
+  readonly id: number;
+  readonly name: string;
+  readonly pieces: readonly Piece[];
+  readonly shape: string | null;
+  readonly owner: string;
+  readonly mine: boolean;
+  readonly updatedAt: string;
+  readonly boards: number;
+  readonly pinned: boolean;
+}
+
+/** A report or dashboard in somebody's side list. */
+export interface PinLine {
+  readonly kind: "report" | "dashboard";
+  readonly id: number;
+  readonly name: string;
+}
+
+/** A dashboard as its room gets it. */
+export interface KeptDashboard {
+  readonly id: number;
+  readonly version: number;
+  readonly name: string;
+  readonly purpose: string;
+  readonly owner: { readonly id: number; readonly name: string };
+  readonly tiles: readonly Tile[];
+  readonly pinned: boolean;
+  readonly mayChange: boolean;
+}
+
+/** A line of the list of dashboards. */
+export interface DashboardLine {
+  readonly id: number;
+  readonly name: string;
+  readonly purpose: string;
+  readonly owner: string;
+  readonly tiles: number;
+  readonly updatedAt: string;
+  readonly pinned: boolean;
+  readonly mayChange: boolean;
+}
+
+/** A field of an item as it is shown; `value` is as kept, `label` for people. */
+export interface ItemField {
+  readonly id: string;
+  readonly words: string;
+  readonly label: string | null;
+  readonly value: string | null;
+}
+
+export interface ItemMove {
+  readonly at: string;
+  readonly field: string;
+  readonly from: string | null;
+  readonly to: string | null;
+  readonly by: string | null;
+}
+
+export interface ItemPage {
+  readonly key: string;
+  readonly title: string;
+  readonly fields: readonly ItemField[];
+  readonly moves: readonly ItemMove[];
+  readonly createdAt: string;
+  readonly now: string;
+  readonly mayChange: boolean;
+  readonly links: readonly { readonly link: string; readonly key: string; readonly title: string; readonly outward: boolean }[];
+  readonly comments: readonly { readonly at: string; readonly by: string | null; readonly text: string; readonly internal: boolean }[];
+}
+
+export interface PersonLine {
+  readonly id: number;
+  readonly login: string;
+  readonly name: string;
+  readonly role: string;
+  readonly team: string | null;
+  readonly active: boolean;
+  /** May sign in already. */
+  readonly hasAccount: boolean;
 }

@@ -110,9 +110,9 @@ class Reader {
         const text = row[place] ?? "";
         if (text === "" && column.required) return refuse(column.name, `${column.name} is missing`);
         const cell = readCell(text, column.kind, this.calendar.zone);
-        if ("reason" in cell) return refuse(column.name, cell.reason);
+        if ("reason" in cell) return refuse(raw.columns[place], cell.reason);
         const unknown = this.unknownName(column.kind, cell.value);
-        if (unknown !== null) return refuse(column.name, `"${unknown}" is not known`);
+        if (unknown !== null) return refuse(raw.columns[place], `"${unknown}" is not known`);
         values[column.name] = cell.value;
       }
       const wrong = this.wrongTogether(id, values);

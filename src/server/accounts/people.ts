@@ -1,15 +1,5 @@
-import { type EntityManager, type Role, withConnection } from "@/data";
-
-export interface PersonLine {
-  readonly id: number;
-  readonly login: string;
-  readonly name: string;
-  readonly role: Role;
-  readonly team: string | null;
-  readonly active: boolean;
-  /** May sign in already. */
-  readonly hasAccount: boolean;
-}
+import { type EntityManager, withConnection } from "@/data";
+import type { PersonLine } from "@/contract/room";
 
 /** Everyone, for administrators. */
 export async function listPeople(em: EntityManager): Promise<PersonLine[]> {

@@ -5,7 +5,7 @@ import type { CountReport, Report } from "@/core/definition";
 import { defaultShowing, foldKey, NONE, REST, type Key, type RecordRow, type RecordsAnswer } from "@/core/plan";
 import { parseSentence, printReport } from "@/core/sentence";
 import { instantText, parseInstant } from "@/core/time";
-import { AnswerRequest, RecordsRequest, type GroupValue, type ProblemDetails } from "@/contract/api";
+import { type GroupValue, type ProblemDetails, AnswerRequest, RecordsRequest } from "@/contract/api";
 import type { EntityManager } from "@/data";
 import type { Clock } from "../clock";
 import { answerCount, answerRecords, answerWorkings } from "../reports/answerReport";

@@ -1,30 +1,9 @@
 import { fine, refused, type Result } from "@/core/base";
-import { DashboardSchema, TileSchema, type Tile } from "@/core/definition";
+import { DashboardSchema, TileSchema } from "@/core/definition";
 import { z } from "zod";
+import type { DashboardLine, KeptDashboard } from "@/contract/room";
 import { type EntityManager, type Viewer, withConnection } from "@/data";
 import { mayBuild } from "../library/reports";
-
-export interface KeptDashboard {
-  readonly id: number;
-  readonly version: number;
-  readonly name: string;
-  readonly purpose: string;
-  readonly owner: { readonly id: number; readonly name: string };
-  readonly tiles: readonly Tile[];
-  readonly pinned: boolean;
-  readonly mayChange: boolean;
-}
-
-export interface DashboardLine {
-  readonly id: number;
-  readonly name: string;
-  readonly purpose: string;
-  readonly owner: string;
-  readonly tiles: number;
-  readonly updatedAt: string;
-  readonly pinned: boolean;
-  readonly mayChange: boolean;
-}
 
 const mayChange = (viewer: Viewer, owner: number): boolean => mayBuild(viewer) && (owner === viewer.person || viewer.role === "administrator");
 

@@ -5,36 +5,9 @@ import type { Catalog } from "@/core/catalog";
 import { instantText, type Instant } from "@/core/time";
 import { type EntityManager, inTransaction, type KeptMove, loadMoves, loadRecords, loadStages, runPlan, touchRecords, withConnection, writeHistories } from "@/data";
 import { planRecords } from "@/core/plan";
+import type { ItemField, ItemPage } from "@/contract/room";
 import type { Clock } from "../clock";
 import type { Desk } from "../viewer/viewpoint";
-
-/** A field of an item as it is shown; `value` is as kept, `label` for people. */
-export interface ItemField {
-  readonly id: string;
-  readonly words: string;
-  readonly label: string | null;
-  readonly value: string | null;
-}
-
-export interface ItemMove {
-  readonly at: string;
-  readonly field: string;
-  readonly from: string | null;
-  readonly to: string | null;
-  readonly by: string | null;
-}
-
-export interface ItemPage {
-  readonly key: string;
-  readonly title: string;
-  readonly fields: readonly ItemField[];
-  readonly moves: readonly ItemMove[];
-  readonly createdAt: string;
-  readonly now: string;
-  readonly mayChange: boolean;
-  readonly links: readonly { readonly link: string; readonly key: string; readonly title: string; readonly outward: boolean }[];
-  readonly comments: readonly { readonly at: string; readonly by: string | null; readonly text: string; readonly internal: boolean }[];
-}
 
 /** Fields that can be changed on the item page. */
 export const CHANGEABLE: readonly TrackedField[] = ["status", "assignee", "priority"];

@@ -1,34 +1,10 @@
 import { fine, refused, type Result } from "@/core/base";
-import { DressSchema, ReportSchema, type Dress, type Report } from "@/core/definition";
+import { DressSchema, ReportSchema } from "@/core/definition";
 import type { Catalog } from "@/core/catalog";
-import { checkReport, sentencePieces, type Piece } from "@/core/sentence";
+import { checkReport, sentencePieces } from "@/core/sentence";
 import type { AskContext } from "@/core/catalog";
+import type { KeptReport, PinLine, ReportLine } from "@/contract/room";
 import { type EntityManager, type Viewer, withConnection } from "@/data";
-
-/** A saved report as its room gets it. */
-export interface KeptReport {
-  readonly id: number;
-  readonly version: number;
-  readonly name: string;
-  readonly definition: Report;
-  readonly dress: Dress;
-  readonly owner: { readonly id: number; readonly name: string };
-  readonly updatedAt: string;
-  readonly pinned: boolean;
-}
-
-/** A line of the library. */
-export interface ReportLine {
-  readonly id: number;
-  readonly name: string;
-  readonly pieces: readonly Piece[];
-  readonly shape: string | null;
-  readonly owner: string;
-  readonly mine: boolean;
-  readonly updatedAt: string;
-  readonly boards: number;
-  readonly pinned: boolean;
-}
 
 const ISO = (column: string) => `to_char(${column} AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"')`;
 
@@ -80,13 +56,13 @@ export async function saveReport(em: EntityManager, viewer: Viewer, context: Ask
   if (!mayBuild(viewer)) return mayNot();
   const problem = nameProblem(given.name);
   if (problem) return refused({ code: "report.name", message: problem, path: "name" });
-  const definition = ReportSchema.safeParse(given.definition);
+  const read = ReportSchema.safeParse(given.definition);
   const dress = DressSchema.safeParse(given.dress);
-  if (!definition.success || !dress.success) return refused({ code: "report.shape", message: "This report has a part that is not understood." });
-  const wrong = checkReport(definition.data, context);
+  if (!read.success || !dress.success) return refused({ code: "report.shape", message: "This report has a part that is not understood." });
+  const wrong = checkReport(read.data, context);
   if (wrong.length) return refused(...wrong);
   return withConnection(em, async (client) => {
-    const values = [given.name.trim(), JSON.stringify(definition.data), JSON.stringify(dress.data), viewer.person];
+    const values = [given.name.trim(), JSON.stringify(read.data), JSON.stringify(dress.data), viewer.person];
     if (given.id === undefined) {
       const { rows } = await client.query<{ id: number; version: number }>("INSERT INTO reports (name, definition, dress, owner_id, updated_by_id) VALUES ($1, $2, $3, $4, $4) RETURNING id, version", values);
       return fine(rows[0]);
@@ -118,12 +94,6 @@ export async function setPin(em: EntityManager, viewer: Viewer, kind: "report" |
       ? client.query("INSERT INTO pins (person_id, kind, target_id) VALUES ($1, $2, $3) ON CONFLICT DO NOTHING", [viewer.person, kind, id])
       : client.query("DELETE FROM pins WHERE person_id = $1 AND kind = $2 AND target_id = $3", [viewer.person, kind, id]),
   );
-}
-
-export interface PinLine {
-  readonly kind: "report" | "dashboard";
-  readonly id: number;
-  readonly name: string;
 }
 
 export async function listPins(em: EntityManager, viewer: Viewer): Promise<PinLine[]> {

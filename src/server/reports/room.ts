@@ -1,21 +1,15 @@
-import type { CountAnswer, Percentages } from "@/core/answer";
 import { percentagesOf } from "@/core/answer";
 import { lastOf, pathWords, typeOf, type Field } from "@/core/catalog";
 import type { CountReport, Dress, Report } from "@/core/definition";
 import { allOfParts, topParts, type Value } from "@/core/filter";
-import { figureOf, figureSays, type Figure, type Said } from "@/core/figure";
+import { figureOf, figureSays } from "@/core/figure";
 import { defaultShowing, type Opened, type RecordRow } from "@/core/plan";
 import { clockText, dayText, localDay, longDayText, parseInstant } from "@/core/time";
 import { numberText } from "@/core/base";
-import type { ShownRecords } from "@/contract/room";
+import type { ShownFigure, ShownRecords, ValueLine } from "@/contract/room";
 import type { EntityManager } from "@/data";
 import type { Desk } from "../viewer/viewpoint";
 import { answerCount, answerRecords, viewOf } from "./answerReport";
-
-/** A report answered for the screen. */
-export type ShownFigure =
-  | { readonly kind: "count"; readonly answer: CountAnswer; readonly percentages: Percentages; readonly figure: Figure; readonly says: readonly Said[]; readonly asOf: string }
-  | { readonly kind: "list"; readonly records: ShownRecords; readonly asOf: string };
 
 export async function askFigure(em: EntityManager, desk: Desk, report: Report, dress: Dress): Promise<ShownFigure> {
   const view = viewOf(report, desk.view);
@@ -81,12 +75,6 @@ export function durationWords(minutes: number): string {
   if (days >= 14) return `${days} d`;
   if (days > 0) return hours ? `${days} d ${hours} h` : `${days} d`;
   return rest ? `${hours} h ${rest} min` : `${hours} h`;
-}
-
-export interface ValueLine {
-  readonly value: Value;
-  readonly label: string;
-  readonly count: number;
 }
 
 /** The values of a field among the records that a report would count without one of its conditions, with how many each would give. */

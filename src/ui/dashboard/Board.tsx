@@ -6,21 +6,13 @@ import { GridLayout, verticalCompactor, type Layout } from "react-grid-layout";
 import styled from "styled-components";
 import { COLUMNS, type Tile } from "@/core/definition";
 import { subjects } from "@/core/catalog";
+import type { KeptDashboard } from "@/contract/room";
 import type { Mark } from "@/core/figure";
 import { ask, AskProblem, Button, Dialog, Empty, Field, Mast, Page, Purpose, tell, Title } from "../kit";
 import { FigureBody, RecordsTable } from "../report";
 import { movedUp, settleTiles, tileAfterKey } from "./layout";
 import { TileBody, type TileAnswer } from "./TileBody";
 
-export interface KeptBoard {
-  readonly id: number;
-  readonly version: number;
-  readonly name: string;
-  readonly purpose: string;
-  readonly tiles: readonly Tile[];
-  readonly pinned: boolean;
-  readonly mayChange: boolean;
-}
 interface ReportName {
   readonly id: number;
   readonly name: string;
@@ -58,7 +50,7 @@ const Opened = styled.section`position: fixed; left: 76px; right: 0; bottom: 0; 
 /** Columns of the records of a tile: those of its list, else the usual ones. */
 const columnsOf = ({ definition }: TileAnswer) => (definition.kind === "list" && definition.showing.length ? definition.showing : subjects[definition.subject.id].showing.map((id) => [id]));
 
-export function Board({ board, reports }: { board: KeptBoard; reports: readonly ReportName[] }) {
+export function Board({ board, reports }: { board: KeptDashboard; reports: readonly ReportName[] }) {
   const [saved, setSaved] = useState<Arranged & { version: number }>({ name: board.name, purpose: board.purpose, tiles: board.tiles, version: board.version });
   const [arranging, setArranging] = useState(false);
   const [opened, setOpened] = useState<{ answer: TileAnswer; mark: Mark | null } | null>(null);
@@ -150,7 +142,7 @@ function Grid({ tiles, render, arranging, onPlaced, onKey }: { tiles: readonly T
 const arrangedKey = (id: number): string => `gt_arranged_${id}`;
 
 /** The mode in which tiles are placed: by pointer and by keys, with undo, kept on this device until saved. */
-function Arrange({ board, reports, onLeave, onSaved }: { board: KeptBoard; reports: readonly ReportName[]; onLeave: () => void; onSaved: (saved: Arranged & { version: number }) => void }) {
+function Arrange({ board, reports, onLeave, onSaved }: { board: KeptDashboard; reports: readonly ReportName[]; onLeave: () => void; onSaved: (saved: Arranged & { version: number }) => void }) {
   const [steps, setSteps] = useState<{ past: Arranged[]; now: Arranged; future: Arranged[] }>(() => {
     const first = { name: board.name, purpose: board.purpose, tiles: settleTiles(board.tiles) };
     const stored = JSON.parse(localStorage.getItem(arrangedKey(board.id)) ?? "null") as { version: number; now: Arranged } | null;

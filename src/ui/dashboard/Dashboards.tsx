@@ -4,28 +4,19 @@ import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState, type FormEvent } from "react";
 import styled from "styled-components";
+import type { DashboardLine } from "@/contract/room";
 import { ask, AskProblem, Button, Dialog, Empty, Field, Mast, Page, Purpose, tell, Title } from "../kit";
-
-interface BoardLine {
-  readonly id: number;
-  readonly name: string;
-  readonly purpose: string;
-  readonly owner: string;
-  readonly tiles: number;
-  readonly pinned: boolean;
-  readonly mayChange: boolean;
-}
 
 const Rows = styled.ul`padding: 8px 32px; max-width: 960px; li { display: grid; grid-template-columns: 32px minmax(0, 1fr) 180px auto; gap: 14px; align-items: center; border-top: 1px solid var(--line); min-height: 66px; padding: 8px 12px; margin: 0 -12px; } li:hover { background: var(--mallow); } .name { font: 560 21px/26px var(--serif); color: var(--ink); } p { font: italic 400 16px/20px var(--serif); color: var(--ink-3); } svg.lead { color: var(--plum); } .who { font-size: 13px; line-height: 18px; } @media (max-width: 700px) { padding: 8px 16px; li { grid-template-columns: minmax(0, 1fr) auto; } .lead, .who { display: none; } }`;
 
-export function Dashboards({ boards, mayBuild }: { boards: readonly BoardLine[]; mayBuild: boolean }) {
+export function Dashboards({ boards, mayBuild }: { boards: readonly DashboardLine[]; mayBuild: boolean }) {
   const [asks, setAsks] = useState(false);
   const router = useRouter();
-  const pin = async (board: BoardLine) => {
+  const pin = async (board: DashboardLine) => {
     await ask("/api/room/pin", { kind: "dashboard", id: board.id, pinned: !board.pinned }).catch((error: Error) => tell(error.message));
     router.refresh();
   };
-  const remove = async (board: BoardLine) => {
+  const remove = async (board: DashboardLine) => {
     await ask("/api/room/binDashboard", { id: board.id }).then(() => tell(`${board.name} is in the bin for 30 days.`), (error: Error) => tell(error.message));
     router.refresh();
   };

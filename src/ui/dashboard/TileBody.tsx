@@ -6,14 +6,15 @@ import { memo } from "react";
 import styled from "styled-components";
 import type { Dress, Report } from "@/core/definition";
 import type { Mark } from "@/core/figure";
+import type { ShownFigure } from "@/contract/room";
 import { ask, Button } from "../kit";
-import { FigureBody, type Shown } from "../report";
+import { FigureBody } from "../report";
 
 export interface TileAnswer {
   readonly name: string;
   readonly definition: Report;
   readonly dress: Dress;
-  readonly shown: Shown;
+  readonly shown: ShownFigure;
 }
 
 const GROUNDS: Partial<Record<NonNullable<Report["shape"]>, string>> = { number: "var(--tide)", list: "var(--paper)" };
@@ -45,10 +46,10 @@ export const TileBody = memo(function TileBody({ report, onOpen, onExpand, stamp
       </Box>
     );
   }
-  const { shown, definition, dress } = data;
+  const { shown, definition: asked, dress } = data;
   const title = dress.title ?? data.name;
   return (
-    <Box $ground={GROUNDS[definition.shape ?? "list"] ?? "var(--salt)"} aria-label={title}>
+    <Box $ground={GROUNDS[asked.shape ?? "list"] ?? "var(--salt)"} aria-label={title}>
       <div className="top">
         <h3>{title}</h3>
         {!quiet && (
@@ -60,21 +61,21 @@ export const TileBody = memo(function TileBody({ report, onOpen, onExpand, stamp
         )}
       </div>
       <div className="body" tabIndex={shown.kind === "list" ? 0 : undefined} role={shown.kind === "list" ? "region" : undefined} aria-label={shown.kind === "list" ? `${title}, rows` : undefined}>
-        {shown.kind === "count" ? <FigureBody shown={shown} report={definition} measure="" title={title} opened={null} onOpen={(mark) => onOpen(data, mark)} asTable={false} small /> : <Rows shown={shown} />}
+        {shown.kind === "count" ? <FigureBody shown={shown} report={asked} measure="" title={title} opened={null} onOpen={(mark) => onOpen(data, mark)} asTable={false} small /> : <Rows shown={shown} />}
       </div>
-      <div className="foot"><span>{shown.asOf.includes(":") ? `as of ${shown.asOf}` : shown.asOf}{isFetching ? " · looking again" : ""}</span><span>{footOf(shown, definition)}</span></div>
+      <div className="foot"><span>{shown.asOf.includes(":") ? `as of ${shown.asOf}` : shown.asOf}{isFetching ? " · looking again" : ""}</span><span>{footOf(shown, asked)}</span></div>
     </Box>
   );
 });
 
-function footOf(shown: Shown, report: Report): string {
+function footOf(shown: ShownFigure, report: Report): string {
   if (shown.kind === "list") return shown.records.count > shown.records.rows.length ? `${shown.records.rows.length} of ${shown.records.count}` : `${shown.records.count} in all`;
   const running = shown.figure.rows.find((row) => row.soFar);
   if (running) return `${running.label} is not over`;
   return report.kind === "count" && report.by.some((group) => group.top) ? `${shown.figure.rows.length} shown, the rest as one` : "";
 }
 
-const Rows = ({ shown }: { shown: Shown & { kind: "list" } }) => (
+const Rows = ({ shown }: { shown: ShownFigure & { kind: "list" } }) => (
   <table className="rows">
     <tbody>
       {shown.records.rows.map((row) => (

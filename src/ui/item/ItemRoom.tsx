@@ -5,41 +5,18 @@ import { Button as AriaButton, DialogTrigger } from "react-aria-components";
 import styled from "styled-components";
 import { clockText, localDay, longDayText, parseInstant } from "@/core/time";
 import Link from "next/link";
+import type { ItemField, ItemPage } from "@/contract/room";
 import { ask, Page, Popover, PopoverDialog, tell } from "../kit";
 import { Choose } from "../report";
 import { Lanes } from "./Lanes";
 
-interface ItemField {
-  readonly id: string;
-  readonly words: string;
-  readonly label: string | null;
-  readonly value: string | null;
-}
-export interface ItemMove {
-  readonly at: string;
-  readonly field: string;
-  readonly from: string | null;
-  readonly to: string | null;
-  readonly by: string | null;
-}
-export interface ItemData {
-  readonly key: string;
-  readonly title: string;
-  readonly fields: readonly ItemField[];
-  readonly moves: readonly ItemMove[];
-  readonly createdAt: string;
-  readonly now: string;
-  readonly mayChange: boolean;
-  readonly links: readonly { readonly link: string; readonly key: string; readonly title: string; readonly outward: boolean }[];
-  readonly comments: readonly { readonly at: string; readonly by: string | null; readonly text: string; readonly internal: boolean }[];
-}
 interface Choice {
   readonly id: number;
   readonly label: string;
   readonly stage: string | null;
 }
 interface ItemProps {
-  readonly item: ItemData;
+  readonly item: ItemPage;
   readonly choices: { readonly status: readonly Choice[]; readonly priority: readonly Choice[]; readonly assignee: readonly Choice[] };
   readonly zone: string;
   readonly statuses: readonly string[];
@@ -112,7 +89,7 @@ const valueWords = (field: string, value: string | null, when: (iso: string | nu
 const durationOf = (minutes: number): string => (minutes >= 1440 ? `${Math.floor(minutes / 1440)} d ${Math.floor((minutes % 1440) / 60)} h` : minutes >= 60 ? `${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)} min` : `${Math.round(minutes)} min`);
 
 /** An upright word of the item's sentence: choosing another value is one move; undo is the opposite one. */
-function Change({ item, field, options, current, empty }: { item: ItemData; field: string; options: readonly Choice[]; current: ItemField; empty?: string }) {
+function Change({ item, field, options, current, empty }: { item: ItemPage; field: string; options: readonly Choice[]; current: ItemField; empty?: string }) {
   const [isOpen, setOpen] = useState(false);
   const router = useRouter();
   const move = async (to: string | null, expected: string | null, isUndo = false) => {

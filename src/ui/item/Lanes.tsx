@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
 import { localDay, monthName, parseInstant } from "@/core/time";
-import type { ItemData } from "./ItemRoom";
+import type { ItemPage } from "@/contract/room";
 
 const FIELDS = ["status", "priority", "assignee", "team"] as const;
 const LANE = 34;
@@ -15,7 +15,7 @@ interface Stretch {
 }
 
 /** The values that a field had, one after another, until now. */
-function stretchesOf(item: ItemData, field: string): Stretch[] {
+function stretchesOf(item: ItemPage, field: string): Stretch[] {
   const moves = item.moves.filter((move) => move.field === field);
   const end = parseInstant(item.now)!;
   const present = item.fields.find((one) => one.id === field)?.label ?? null;
@@ -32,7 +32,7 @@ function stretchesOf(item: ItemData, field: string): Stretch[] {
 }
 
 /** History as spans: a lane for each tracked field; colour only where the value has one. */
-export function Lanes({ item, zone, statuses, priorities }: { item: ItemData; zone: string; statuses: readonly string[]; priorities: readonly string[] }) {
+export function Lanes({ item, zone, statuses, priorities }: { item: ItemPage; zone: string; statuses: readonly string[]; priorities: readonly string[] }) {
   const frame = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(800);
   useEffect(() => {

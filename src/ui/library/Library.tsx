@@ -4,22 +4,10 @@ import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { Fragment, useMemo, useState } from "react";
 import styled from "styled-components";
-import type { Piece } from "@/core/sentence";
 import { folded } from "@/core/base";
+import type { ReportLine } from "@/contract/room";
 import { ask, Button, Empty, Mast, Page, Purpose, tell, Title } from "../kit";
 import { Sketch } from "../report";
-
-interface ReportLine {
-  readonly id: number;
-  readonly name: string;
-  readonly pieces: readonly Piece[];
-  readonly shape: string | null;
-  readonly owner: string;
-  readonly mine: boolean;
-  readonly updatedAt: string;
-  readonly boards: number;
-  readonly pinned: boolean;
-}
 
 const SearchBox = styled.div`background: var(--sand); padding: 10px 32px; .box { display: flex; align-items: center; gap: 12px; background: var(--salt); height: 50px; padding: 0 18px; max-width: 810px; } .box:focus-within { outline: 3px solid var(--plum); } input { border: 0; background: none; flex: 1; min-width: 0; font: italic 400 21px/30px var(--serif); outline: none !important; box-shadow: none !important; } input::placeholder { color: var(--ink-3); } svg { color: var(--plum); flex: none; } @media (max-width: 700px) { padding: 10px 16px; }`;
 const Shelf = styled.section`

@@ -1,30 +1,24 @@
 "use client";
 import styled from "styled-components";
-import type { CountAnswer } from "@/core/answer";
 import type { AskContext } from "@/core/catalog";
 import type { Report } from "@/core/definition";
-import type { Figure, Mark, Said } from "@/core/figure";
+import type { Mark, Said } from "@/core/figure";
 import { allOfParts, topParts } from "@/core/filter";
 import { conditionText } from "@/core/sentence";
-import type { ShownRecords } from "@/contract/room";
+import type { ShownFigure } from "@/contract/room";
 import { Chart, FigureTable, markId } from "../charts";
 import { Button, Empty } from "../kit";
-
-/** An answer as the server sends it. */
-export type Shown =
-  | { readonly kind: "count"; readonly answer: CountAnswer; readonly figure: Figure; readonly says: readonly Said[]; readonly asOf: string }
-  | { readonly kind: "list"; readonly records: ShownRecords; readonly asOf: string };
 
 export const Says = styled.p`font: 400 17px/24px var(--serif); color: var(--ink); b { font-weight: 620; }`;
 export const saidWords = (says: readonly Said[]) => says.map((said, i) => (said.strong ? <b key={i}>{said.text}</b> : <span key={i}>{said.text}</span>));
 
 /** In a word: what a figure's number is of. */
-export const measureWords = (shown: Shown & { kind: "count" }, report: Report, context: AskContext | null): string => {
+export const measureWords = (shown: ShownFigure & { kind: "count" }, report: Report, context: AskContext | null): string => {
   const [measure] = shown.answer.measures;
   return measure.words === "count" && context ? context.catalog.countedWords(report.subject, shown.answer.total[0].value ?? 0) : measure.words;
 };
 
-export function FigureBody({ shown, report, measure, title, opened, onOpen, asTable, small }: { shown: Shown & { kind: "count" }; report: Report; measure: string; title: string; opened: Mark | null; onOpen: (mark: Mark) => void; asTable: boolean; small?: boolean }) {
+export function FigureBody({ shown, report, measure, title, opened, onOpen, asTable, small }: { shown: ShownFigure & { kind: "count" }; report: Report; measure: string; title: string; opened: Mark | null; onOpen: (mark: Mark) => void; asTable: boolean; small?: boolean }) {
   const drawn = { onOpen, opened: opened ? markId(opened) : null, label: title, ...(small ? { small } : {}) };
   if (asTable || !report.shape || report.shape === "list") return <FigureTable figure={shown.figure} drawn={drawn} measure={measure} />;
   return <Chart shape={report.shape} figure={shown.figure} drawn={drawn} measure={measure} />;

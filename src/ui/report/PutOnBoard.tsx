@@ -3,24 +3,17 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { DialogTrigger } from "react-aria-components";
 import type { Tile } from "@/core/definition";
+import type { KeptDashboard } from "@/contract/room";
 import { ask, Button, Popover, PopoverDialog, tell, Waiting } from "../kit";
 import { Choose } from "./pickers";
-
-interface BoardLine {
-  readonly id: number;
-  readonly name: string;
-  readonly version: number;
-  readonly purpose: string;
-  readonly tiles: readonly Tile[];
-}
 
 /** Puts a saved report on one of the dashboards one may change, or on a new one. */
 export function PutOnBoard({ report, mayBuild }: { report: number; mayBuild: boolean }) {
   const [isOpen, setOpen] = useState(false);
   const client = useQueryClient();
-  const { data } = useQuery({ queryKey: ["boards"], queryFn: ({ signal }) => ask<BoardLine[]>("/api/room/boards", {}, signal), enabled: isOpen, staleTime: 0 });
+  const { data } = useQuery({ queryKey: ["boards"], queryFn: ({ signal }) => ask<KeptDashboard[]>("/api/room/boards", {}, signal), enabled: isOpen, staleTime: 0 });
   if (!mayBuild) return null;
-  const put = async (board: BoardLine | null) => {
+  const put = async (board: KeptDashboard | null) => {
     setOpen(false);
     try {
       const below = Math.max(0, ...(board?.tiles ?? []).map((tile) => tile.y + tile.h));
@@ -37,7 +30,7 @@ export function PutOnBoard({ report, mayBuild }: { report: number; mayBuild: boo
       <Button $look="line">Put on a dashboard</Button>
       <Popover placement="bottom end">
         <PopoverDialog aria-label="Put on a dashboard">
-          {data ? <div style={{ width: 280, paddingTop: 6 }}><Choose label="Dashboard" options={[...data.map((board) => ({ value: board as BoardLine | null, label: board.name, about: `${board.tiles.length} tiles` })), { value: null, label: "A new dashboard", about: "" }]} chosen={[]} onChoose={(board) => void put(board)} /></div> : <Waiting style={{ padding: 14 }}>Looking …</Waiting>}
+          {data ? <div style={{ width: 280, paddingTop: 6 }}><Choose label="Dashboard" options={[...data.map((board) => ({ value: board as KeptDashboard | null, label: board.name, about: `${board.tiles.length} tiles` })), { value: null, label: "A new dashboard", about: "" }]} chosen={[]} onChoose={(board) => void put(board)} /></div> : <Waiting style={{ padding: 14 }}>Looking …</Waiting>}
         </PopoverDialog>
       </Popover>
     </DialogTrigger>

@@ -7,13 +7,14 @@ import styled from "styled-components";
 import { numberText, type Problem } from "@/core/base";
 import { subjects } from "@/core/catalog";
 import type { Mark } from "@/core/figure";
+import type { ShownFigure } from "@/contract/room";
 import { ask, Button, Notice, tell, Waiting } from "../kit";
 import { Begin } from "./Begin";
 import { proposedName, useDraft } from "./draft";
 import { Drawer, type Leaf } from "./Drawer";
 import { Dress } from "./Dress";
 import { contextOf, type KeptReport, type RoomFacts } from "./facts";
-import { FigureBody, measureWords, NothingFound, saidWords, Says, type Shown } from "./FigurePane";
+import { FigureBody, measureWords, NothingFound, saidWords, Says } from "./FigurePane";
 import { Headline } from "./Headline";
 import { ReadAs } from "./ReadAs";
 import { RecordsTable, type Sorts } from "./RecordsTable";
@@ -54,7 +55,7 @@ export function ReportRoom({ facts, kept, sentence }: RoomProps) {
   const isBegun = Boolean(report.shape || report.where || (report.kind === "count" && (report.by.length || report.measures[0].field)) || report.kind === "list");
   const { data: shown, error, isFetching, isPlaceholderData } = useQuery({
     queryKey: ["figure", report, dress],
-    queryFn: ({ signal }) => ask<Shown>("/api/room/figure", { definition: report, dress }, signal),
+    queryFn: ({ signal }) => ask<ShownFigure>("/api/room/figure", { definition: report, dress }, signal),
     placeholderData: keepPreviousData,
     enabled: isBegun && report.kind === "count",
   });
@@ -115,6 +116,7 @@ function PlainList({ room, asGroups }: { room: ReturnType<typeof useDraft>; onOp
     <>
       {asGroups}
       <p role="status" style={{ color: "var(--ink-2)" }}><span style={{ font: "540 34px/1.1 var(--serif)", color: "var(--ink)" }}>{count === null ? "…" : numberText(count)}</span> {report.kind === "list" ? "in this list" : "match; no picture is chosen, so here they are"}</p>
+      {count === 0 && !report.where && <p>There are none in this workspace yet; an administrator brings them in under Settings.</p>}
       <div style={{ flex: 1, minHeight: 220, display: "flex" }}><RecordsTable bare report={report} showing={showing} sorts={shownSorts} onSort={(next) => (report.kind === "list" ? room.setReport({ ...report, sorts: next }) : setSorts(next))} onCount={setCount} /></div>
     </>
   );

@@ -1,5 +1,4 @@
 import { Catalog, type AskContext, type CatalogData, type ViewerWords } from "@/core/catalog";
-import type { Dress, Report } from "@/core/definition";
 import type { Instant, WorkCalendar } from "@/core/time";
 
 /** What the report room needs to read sentences by itself; plain data from the server. */
@@ -13,14 +12,4 @@ export interface RoomFacts {
 
 export const contextOf = (facts: RoomFacts): AskContext => ({ catalog: new Catalog(facts.data), now: facts.now, calendar: { ...facts.calendar, holidays: new Set(facts.calendar.holidays) } });
 
-/** A saved report, as the room opens it. */
-export interface KeptReport {
-  readonly id: number;
-  readonly version: number;
-  readonly name: string;
-  readonly definition: Report;
-  readonly dress: Dress;
-  readonly owner: { readonly id: number; readonly name: string };
-  readonly updatedAt: string;
-  readonly pinned: boolean;
-}
+export type { KeptReport } from "@/contract/room";

@@ -2,18 +2,9 @@
 import { Copy, Link2 } from "lucide-react";
 import { useState } from "react";
 import styled from "styled-components";
+import type { PersonLine } from "@/contract/room";
 import { ask, Button, Dialog, Field, Mast, Page, Purpose, tell, Title } from "../kit";
 import { Leaves } from "./Leaves";
-
-interface PersonLine {
-  readonly id: number;
-  readonly login: string;
-  readonly name: string;
-  readonly role: string;
-  readonly team: string | null;
-  readonly active: boolean;
-  readonly hasAccount: boolean;
-}
 
 const Table = styled.table`border-collapse: collapse; margin: 12px 32px 40px; width: min(980px, calc(100% - 64px)); th { text-align: left; font-weight: 500; font-size: 12.5px; color: var(--ink-2); padding: 4px 14px 4px 0; } td { border-top: 1px solid var(--line); padding: 5px 14px 5px 0; height: 38px; } td:first-child { font: 560 17px/22px var(--serif); } @media (max-width: 700px) { margin: 12px 16px; width: calc(100% - 32px); td:nth-child(4), th:nth-child(4) { display: none; } }`;
 

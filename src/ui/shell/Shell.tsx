@@ -5,16 +5,12 @@ import { usePathname } from "next/navigation";
 import { useEffect, useState, type ReactNode } from "react";
 import { Button, MenuTrigger } from "react-aria-components";
 import styled from "styled-components";
+import type { PinLine } from "@/contract/room";
 import { Menu, MenuItem, Popover, tell } from "../kit";
 import { Keys } from "./Keys";
 import { Mark } from "./Mark";
 import { QuickBox } from "./QuickBox";
 
-interface PinLine {
-  readonly kind: "report" | "dashboard";
-  readonly id: number;
-  readonly name: string;
-}
 interface ShellProps {
   readonly viewer: { readonly name: string; readonly login: string; readonly role: string };
   readonly workspace: string;

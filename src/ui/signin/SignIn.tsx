@@ -5,13 +5,9 @@ import { useForm } from "react-hook-form";
 import { Button as AriaButton } from "react-aria-components";
 import styled from "styled-components";
 import type { Problem } from "@/core/base";
+import type { DemoFacts } from "@/contract/room";
 import { Button, Field } from "../kit";
 import { Cover } from "./Cover";
-
-interface Demo {
-  readonly password: string;
-  readonly people: readonly { readonly login: string; readonly name: string; readonly role: string; readonly team: string; readonly says: string }[];
-}
 
 const People = styled.ul`
   margin: 0 -12px 22px; max-width: 460px;
@@ -33,7 +29,7 @@ export async function enter(body: object, to: string): Promise<readonly Problem[
   return null;
 }
 
-export function SignIn({ workspace, demo, to }: { workspace: string; demo: Demo | null; to: string }) {
+export function SignIn({ workspace, demo, to }: { workspace: string; demo: DemoFacts | null; to: string }) {
   const { register, handleSubmit, setValue, formState } = useForm<{ login: string; password: string }>({ defaultValues: { login: "", password: "" } });
   const [error, setError] = useState<string | null>(null);
   const [isBusy, setBusy] = useState(false);

@@ -5,18 +5,13 @@ import { isDate, UNITS, type Field, type FieldPath, type Unit } from "@/core/cat
 import type { Report } from "@/core/definition";
 import { allOfParts, OPERATOR_IDS, operators, topParts, VIEWER_WORDS, type OperatorId, type Test, type Value } from "@/core/filter";
 import { conditionText } from "@/core/sentence";
+import type { ValueLine } from "@/contract/room";
 import { parsePeriod, periodDatesText, periodText, PERIOD_EXAMPLES, resolvePeriod } from "@/core/time";
 import { ask, Button, Choice, Field as TextField } from "../../kit";
 import { Choose, type Option } from "./Choose";
 import type { PickerProps } from "./context";
 import { fieldOptions, lastField, samePath } from "./fields";
 import { Foot, Halves } from "./parts";
-
-interface ValueLine {
-  readonly value: Value;
-  readonly label: string;
-  readonly count: number;
-}
 
 /** One condition: its field, its operator, its values. `index` null adds one. */
 export function ConditionPicker({ context, report, index, onChange, onDone }: PickerProps & { index: number | null }) {
