@@ -9,6 +9,8 @@ export async function signIn(page: Page, login: string): Promise<void> {
   await page.getByLabel("Password", { exact: true }).fill(PASSWORD);
   await page.getByRole("button", { name: "Come in", exact: true }).click();
   await page.waitForURL("**/dashboards");
+  // Keys are taken once the page is alive.
+  await page.waitForLoadState("networkidle");
 }
 
 export const reportOf = (sentence: string): string => `/reports/new?s=${encodeURIComponent(sentence)}`;
