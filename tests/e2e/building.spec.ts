@@ -1,7 +1,7 @@
-import { expect, test } from "@playwright/test";
+import { expect, test, type Page } from "@playwright/test";
 import { marks, recordsInDrawer, reportOf, signIn, valueOf } from "./support";
 
-const sentenceOf = (page: import("@playwright/test").Page) => page.getByRole("heading", { level: 1 });
+const sentenceOf = (page: Page) => page.getByRole("heading", { level: 1 });
 
 test("two bars are folded into one from the dress, and the fold opens both", async ({ page }) => {
   await signIn(page, "ines");

@@ -19,7 +19,7 @@ export function Lines({ figure, drawn }: { figure: Figure; drawn: Drawn }) {
     {!hasRoom && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
     <div role="group" aria-label={drawn.label} style={{ width: "100%", height: drawn.small ? "100%" : 340, minHeight: 120, flex: 1 }}>
       <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
-        <LineChart data={rows} margin={{ top: 20, right: figure.series.length ? 104 : 36, bottom: 0, left: 0 }} accessibilityLayer={false}>
+        <LineChart data={rows} margin={{ top: 20, right: figure.series.length && hasRoom ? 104 : 36, bottom: 0, left: 0 }} accessibilityLayer={false}>
           <CartesianGrid stroke="var(--grid)" vertical={false} />
           <XAxis dataKey="label" axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }} tickLine={false} interval="equidistantPreserveStart" tick={{ fontSize: 12 }} height={26} padding={{ left: 10, right: 4 }} />
           <YAxis type="number" domain={[0, ticks[ticks.length - 1]]} ticks={ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} width={40} />
@@ -27,7 +27,7 @@ export function Lines({ figure, drawn }: { figure: Figure; drawn: Drawn }) {
           {series.map((one, i) => (
             <Line
               key={i} dataKey={`v${i}`} stroke={fill(one?.color ?? "c1")} strokeWidth={2.6} strokeDasharray={figure.series.length ? DASHES[i % DASHES.length] : ""} isAnimationActive={false} connectNulls={false}
-              dot={(point: { cx?: number; cy?: number; index: number }) => <Dot key={`${i}-${point.index}`} point={point} mark={markOf(figure.rows[point.index], i)} drawn={drawn} last={point.index === rows.length - 1} named={one ? (ends[i] === undefined ? "" : one.label) : null} shift={ends[i] ?? 0} />}
+              dot={(point: { cx?: number; cy?: number; index: number }) => <Dot key={`${i}-${point.index}`} point={point} mark={markOf(figure.rows[point.index], i)} drawn={drawn} last={point.index === rows.length - 1} named={one ? (hasRoom ? one.label : "") : null} shift={ends[i] ?? 0} />}
             />
           ))}
         </LineChart>

@@ -72,7 +72,7 @@ function footOf(shown: ShownFigure, report: Report): string {
   if (shown.kind === "list") return shown.records.count > shown.records.rows.length ? `${shown.records.rows.length} of ${shown.records.count}` : `${shown.records.count} in all`;
   const running = shown.figure.rows.find((row) => row.soFar);
   if (running) return `${running.label} is not over`;
-  return report.kind === "count" && report.by.some((group) => group.top) ? `${shown.figure.rows.length} shown, the rest as one` : "";
+  return report.kind === "count" && report.by.some((group) => group.top) ? `${shown.figure.rows.filter((row) => /^[vf]/.test(row.path[row.path.length - 1])).length} shown, the rest as one` : "";
 }
 
 const Rows = ({ shown }: { shown: ShownFigure & { kind: "list" } }) => (
