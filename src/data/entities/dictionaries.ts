@@ -11,7 +11,7 @@ export const Team = defineEntity({ name: "Team", tableName: "teams", properties:
 export const Person = defineEntity({
   name: "Person",
   tableName: "people",
-  properties: { id: p.integer().primary(), login: p.text(), name: p.text(), email: p.text().nullable(), teamId: p.integer().nullable(), role: p.text(), active: p.boolean(), client: p.text().nullable(), capacityMinutesADay: p.decimal().nullable() },
+  properties: { id: p.integer().primary(), login: p.text(), name: p.text(), email: p.text().nullable(), teamId: p.integer().nullable(), role: p.text(), active: p.boolean(), client: p.text().nullable(), capacityMinutesADay: p.decimal().name("capacity_minutes_a_day").nullable() },
 });
 export const TeamMember = defineEntity({ name: "TeamMember", tableName: "team_members", properties: { personId: p.integer().primary(), teamId: p.integer().primary(), position: p.integer() } });
 export const Service = defineEntity({ name: "Service", tableName: "services", properties: { id: p.integer().primary(), name: p.text(), ownerTeamId: p.integer().nullable() } });
