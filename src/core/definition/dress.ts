@@ -6,7 +6,7 @@ export const DressSchema = z.object({
   /** Order of the bars; natural where nothing is said. "hand" takes `byHand` first. */
   order: z.enum(["natural", "largest", "smallest", "name", "hand"]).default("natural"),
   byHand: z.array(z.string()).max(500).default([]),
-  /** Names of the builder's own, by group key. */
+  /** Names of the builder's own, by tier and group key ("0/v12"), those of the split by "split/v3". */
   names: z.record(z.string(), z.string().max(200)).default({}),
   labels: z.enum(["none", "value", "percent", "both"]).default("value"),
   base: z.enum(["all", "shown", "own row", "own column"]).default("shown"),

@@ -57,7 +57,12 @@ describe("colours", () => {
 });
 
 describe("names and labels", () => {
-  test("names of the builder's own stand everywhere", () => expect(draw(three, { names: { v1: "Old tern" } }).rows[0].label).toBe("Old tern"));
+  test("names of the builder's own stand everywhere", () => expect(draw(three, { names: { "0/v1": "Old tern" } }).rows[0].label).toBe("Old tern"));
+  test("a name of one tier is not taken for another value of the same key in the split", () => {
+    const answer = answerOf([], { split: [head("v1", "Logged")], rows: [{ path: [head("v1", "P1")], cells: [cell("2")], parts: [[cell("2")]] }], columnTotals: [[cell("2")]] });
+    const figure = draw(answer, { names: { "0/v1": "Urgent" } });
+    expect([figure.rows[0].label, figure.series[0].label, figure.rows[0].parts[0].label]).toEqual(["Urgent", "Logged", "Urgent, Logged"]);
+  });
   test.each([
     ["none", ""],
     ["value", "3"],

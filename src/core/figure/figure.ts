@@ -66,12 +66,15 @@ function colorsOf(heads: readonly Head[]): Color[] {
   });
 }
 
+/** Under which key a dress keeps a name: the same key means another value in another tier or in the split. */
+export const nameKey = (place: number | "split", key: string): string => `${place}/${key}`;
+
 export const keyOfPath = (path: readonly string[]): string => path.join("/");
 
 /** Turns an answer into what is drawn, dressed by its builder. */
 export function figureOf(answer: CountAnswer, percentages: Percentages, dress: Dress, shape: ShapeId | undefined): Figure {
   const unit = answer.measures[0]?.unit ?? null;
-  const named = (head: Head) => dress.names[head.key] ?? head.label;
+  const named = (head: Head, place: number | "split") => dress.names[nameKey(place, head.key)] ?? head.label;
   const mark = (path: readonly Head[], cell: { value: string | null } | undefined, percent: string | null, color: Color, label: string, split?: Head): Mark => {
     const value = cell?.value ?? null;
     const isNumber = value !== null && /^-?\d/.test(value) && !value.includes("T") && !/^\d{4}-\d\d-\d\d$/.test(value);
@@ -84,7 +87,7 @@ export function figureOf(answer: CountAnswer, percentages: Percentages, dress: D
   const several = answer.split.length === 0 && answer.measures.length > 1;
   const splitColors = colorsOf(answer.split);
   const series: Series[] = answer.split.length
-    ? answer.split.map((head, i) => ({ key: head.key, label: named(head), color: splitColors[i], total: valueWords(answer.columnTotals[i]?.[0]?.value ?? null, unit) }))
+    ? answer.split.map((head, i) => ({ key: head.key, label: named(head, "split"), color: splitColors[i], total: valueWords(answer.columnTotals[i]?.[0]?.value ?? null, unit) }))
     : several
       ? answer.measures.map((measure, i) => ({ key: `m${i}`, label: measure.words, color: `c${i + 1}` as Color, total: valueWords(answer.total[i]?.value ?? null, measure.unit) }))
       : [];
@@ -93,7 +96,7 @@ export function figureOf(answer: CountAnswer, percentages: Percentages, dress: D
   const isParts = shape === "pie" || shape === "donut";
   const colors = isParts ? colorsOf(lasts) : lasts.map((head): Color => (head.ranked || head.kind === "none" || head.kind === "rest" ? colorOf(head) : "c1"));
   const rows = answer.rows.map((row, index): FigureRow => {
-    const label = row.path.map(named).join(" · ");
+    const label = row.path.map((head, tier) => named(head, tier)).join(" · ");
     const running = row.running?.[0];
     const whole = mark(row.path, running === undefined ? row.cells[0] : { value: running ?? null }, percentages.rows[index] ?? null, isTime ? "c1" : colors[index], label);
     const parts = answer.split.length

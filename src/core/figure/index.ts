@@ -1,2 +1,2 @@
-export { figureOf, colorOf, valueWords, keyOfPath, type Figure, type FigureRow, type Mark, type Series, type Color } from "./figure";
+export { figureOf, colorOf, valueWords, keyOfPath, nameKey, type Figure, type FigureRow, type Mark, type Series, type Color } from "./figure";
 export { figureSays, type Said } from "./says";

@@ -54,7 +54,7 @@ async function loadAround(em: EntityManager, id: number, desk: Desk): Promise<Pi
        WHERE (l.from_id = $1 OR l.to_id = $1) AND i.deleted_at IS NULL AND ($2::int[] IS NULL OR i.project_id IS NULL OR i.project_id = ANY($2::int[])) ORDER BY l.id`,
       [id, desk.view.projects],
     );
-    const comments = await client.query<{ at: string; by_id: number | null; text: string; internal: boolean }>(`SELECT to_char(at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS at, by_id, text, internal FROM comments WHERE item_id = $1 ORDER BY comments.at DESC LIMIT 50`, [id]);
+    const comments = await client.query<{ at: string; by_id: number | null; text: string; internal: boolean }>(`SELECT to_char(at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS at, by_id, text, internal FROM comments WHERE item_id = $1 AND NOT (internal AND $2) ORDER BY comments.at DESC LIMIT 50`, [id, desk.viewer.isClient]);
     return { links: links.rows, comments: comments.rows.map((row) => ({ at: row.at, by: row.by_id === null ? null : (desk.view.catalog.names.find("person", row.by_id)?.label ?? null), text: row.text, internal: row.internal })) };
   });
 }

@@ -4,7 +4,7 @@ import { useState, type ReactNode } from "react";
 import styled from "styled-components";
 import { lastOf, typeOf, type AskContext } from "@/core/catalog";
 import { PLAIN_DRESS, type CountReport, type Dress as DressOptions, type Group, type Report } from "@/core/definition";
-import { keyOfPath, type Figure, type FigureRow } from "@/core/figure";
+import { keyOfPath, nameKey, type Figure, type FigureRow } from "@/core/figure";
 import type { Value } from "@/core/filter";
 import { Button, Checkbox, Choice, Field, tell } from "../kit";
 import { fill } from "../charts";
@@ -137,7 +137,7 @@ function valuesOf(key: string, group: Group, context: AskContext, report: CountR
 }
 
 function Names({ dress, onDress, figure }: Pick<DressProps, "dress" | "onDress" | "figure">) {
-  const heads = [...(figure?.rows ?? []).filter((row) => row.path.length === 1).map((row) => ({ key: row.path[0], label: row.label })), ...(figure?.series ?? []).filter((one) => !one.key.startsWith("m")).map(({ key, label }) => ({ key, label }))].slice(0, 30);
+  const heads = [...(figure?.rows ?? []).filter((row) => row.path.length === 1).map((row) => ({ key: nameKey(0, row.path[0]), label: row.label })), ...(figure?.series ?? []).filter((one) => !one.key.startsWith("m")).map(({ key, label }) => ({ key: nameKey("split", key), label }))].slice(0, 30);
   const rename = (key: string, name: string) => {
     const { [key]: _old, ...rest } = dress.names;
     onDress({ ...dress, names: name.trim() ? { ...rest, [key]: name.slice(0, 200) } : rest });
