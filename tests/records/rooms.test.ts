@@ -1,3 +1,4 @@
+import { durationWords } from "@/core/base";
 import { parseInstant } from "@/core/time";
 import { PLAIN_DRESS, type CountReport, type Report } from "@/core/definition";
 import { parseSentence } from "@/core/sentence";
@@ -8,7 +9,7 @@ import { binReport, listPins, listReports, loadReport, saveReport, setPin } from
 import { binDashboard, boardsToChange, listDashboards, loadDashboard, saveDashboard } from "@/server/dashboards/dashboards";
 import { find } from "@/server/library/find";
 import { makeReadyMade } from "@/server/library/readyMade";
-import { askFigure, askRecords, askValues, durationWords } from "@/server/reports/room";
+import { askFigure, askRecords, askValues } from "@/server/reports/room";
 import { deskOf, type Desk } from "@/server/viewer/viewpoint";
 import { GOLDEN_BUNDLE } from "../golden/load";
 import { dropDatabase, freshDatabase } from "../support/database";

@@ -5,7 +5,7 @@ import { allOfParts, topParts, type Value } from "@/core/filter";
 import { figureOf, figureSays } from "@/core/figure";
 import { defaultShowing, type Opened, type RecordRow } from "@/core/plan";
 import { clockText, dayText, localDay, longDayText, parseInstant } from "@/core/time";
-import { numberText } from "@/core/base";
+import { durationWords, numberText } from "@/core/base";
 import type { ShownFigure, ShownRecords, ValueLine } from "@/contract/room";
 import type { EntityManager } from "@/data";
 import type { Desk } from "../viewer/viewpoint";
@@ -65,16 +65,6 @@ export function cellWords(value: string, field: Field, desk: Desk): string | nul
   if (kept === "day") return longDayText(value);
   if (field.type === "duration") return durationWords(Number(value));
   return kept === "number" ? numberText(value) : value;
-}
-
-export function durationWords(minutes: number): string {
-  if (minutes < 60) return `${Math.round(minutes)} min`;
-  const days = Math.floor(minutes / 1440);
-  const hours = Math.floor((minutes - days * 1440) / 60);
-  const rest = Math.round(minutes - days * 1440 - hours * 60);
-  if (days >= 14) return `${days} d`;
-  if (days > 0) return hours ? `${days} d ${hours} h` : `${days} d`;
-  return rest ? `${hours} h ${rest} min` : `${hours} h`;
 }
 
 /** The values of a field among the records that a report would count without one of its conditions, with how many each would give. */

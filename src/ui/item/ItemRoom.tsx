@@ -3,6 +3,7 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { Button as AriaButton, DialogTrigger } from "react-aria-components";
 import styled from "styled-components";
+import { durationWords } from "@/core/base";
 import { clockText, localDay, longDayText, parseInstant } from "@/core/time";
 import Link from "next/link";
 import type { ItemField, ItemPage } from "@/contract/room";
@@ -47,7 +48,7 @@ export function ItemRoom({ item, choices, zone, statuses, priorities }: ItemProp
   const custom = item.fields.filter((one) => one.id.startsWith("custom:"));
   const due = field("due")?.value ?? null;
   const isLate = due !== null && label("finished") === null && parseInstant(due)! < parseInstant(item.now)!;
-  const shown = (one: ItemField) => (["created", "started", "finished", "due"].includes(one.id) ? when(one.value) : ["age", "age in status", "lead time", "cycle time", "estimate", "remaining estimate"].includes(one.id) && one.value ? durationOf(Number(one.value)) : one.label);
+  const shown = (one: ItemField) => (["created", "started", "finished", "due"].includes(one.id) ? when(one.value) : ["age", "age in status", "lead time", "cycle time", "estimate", "remaining estimate"].includes(one.id) && one.value ? durationWords(Number(one.value)) : one.label);
   const list = (ids: readonly ItemField[]) => <dl>{ids.map((one) => <div key={one.id}><dt>{one.words}</dt><dd>{shown(one) ?? <span className="none">not set</span>}</dd></div>)}</dl>;
   const pick = (ids: readonly string[]) => ids.flatMap((id) => field(id) ?? []);
   const moves = [...item.moves].reverse();
@@ -86,7 +87,6 @@ export function ItemRoom({ item, choices, zone, statuses, priorities }: ItemProp
 }
 
 const valueWords = (field: string, value: string | null, when: (iso: string | null) => string | null): string => (value === null ? "not set" : field === "due" ? (when(value) ?? value) : value);
-const durationOf = (minutes: number): string => (minutes >= 1440 ? `${Math.floor(minutes / 1440)} d ${Math.floor((minutes % 1440) / 60)} h` : minutes >= 60 ? `${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)} min` : `${Math.round(minutes)} min`);
 
 /** An upright word of the item's sentence: choosing another value is one move; undo is the opposite one. */
 function Change({ item, field, options, current, empty }: { item: ItemPage; field: string; options: readonly Choice[]; current: ItemField; empty?: string }) {
