@@ -1,5 +1,5 @@
 /** Who may import whom. Order in core: a folder may import those before it. */
-const CORE_ORDER = [["base"], ["time"], ["catalog"], ["sql"], ["filter", "measure", "shapes"], ["definition"], ["sentence"], ["history"], ["plan"], ["answer"], ["figure"], ["dashboard"], ["bundle"]];
+const CORE_ORDER = [["base"], ["time"], ["catalog"], ["sql"], ["filter", "measure", "shapes"], ["definition"], ["sentence"], ["history"], ["plan"], ["answer"], ["figure"], ["dashboard"], ["bundle", "delivery", "exports"]];
 const MAY = {
   core: ["core"],
   contract: ["core", "contract"],

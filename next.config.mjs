@@ -9,7 +9,7 @@ const config = {
   compiler: { styledComponents: true },
   turbopack: { root },
   outputFileTracingRoot: root,
-  serverExternalPackages: ["@mikro-orm/core", "@mikro-orm/knex", "@mikro-orm/postgresql", "@mikro-orm/migrations", "knex", "pg", "graphile-worker", "@node-rs/argon2", "pino", "yauzl", "csv-parse", "csv-stringify"],
+  serverExternalPackages: ["@mikro-orm/core", "@mikro-orm/knex", "@mikro-orm/postgresql", "@mikro-orm/migrations", "knex", "pg", "graphile-worker", "@node-rs/argon2", "pino", "yauzl", "csv-parse", "csv-stringify", "pg-query-stream", "exceljs", "nodemailer", "smtp-server", "mailparser", "playwright-core"],
   experimental: { proxyClientMaxBodySize: "512mb" },
   headers: async () => [
     {

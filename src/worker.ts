@@ -2,25 +2,38 @@ import { run } from "graphile-worker";
 import { closeDatabase, newSession, withConnection } from "@/data";
 import { runImport, type ImportJob } from "@/server/bundles/imports";
 import { systemClock } from "@/server/clock";
+import { openMailRoom } from "@/server/mail/mailRoom";
+import { sendDue } from "@/server/mail/mailings";
+import { chromiumDrawer, closeBrowser } from "@/server/render/chromium";
 import { log } from "@/server/log";
 
-/** The background process: imports, and clearing away what is over. */
+/** The background process: imports, mailings, the mail room, and clearing away what is over. */
 async function main(): Promise<void> {
+  const mailRoom = await openMailRoom().catch((error: Error) => {
+    log.error({ error }, "the mail room is closed: its port is taken");
+    return null;
+  });
   const runner = await run({
     connectionString: process.env.DATABASE_URL!,
     concurrency: 1,
     noHandleSignals: true,
     pollInterval: 1000,
-    crontab: "17 3 * * * sweep",
+    crontab: "17 3 * * * sweep\n* * * * * mailings",
     taskList: {
       import: async (payload) => runImport(await newSession(), systemClock, payload as ImportJob),
+      mailings: async () => {
+        const em = await newSession();
+        await sendDue(em, systemClock, chromiumDrawer(em));
+      },
       sweep: async () => {
-        await withConnection(await newSession(), (client) => client.query("DELETE FROM sessions WHERE expires_at < now(); DELETE FROM invites WHERE expires_at < now() - interval '30 days'; DELETE FROM reports WHERE deleted_at < now() - interval '30 days'; DELETE FROM dashboards WHERE deleted_at < now() - interval '30 days'"));
+        await withConnection(await newSession(), (client) => client.query("DELETE FROM sessions WHERE expires_at < now(); DELETE FROM invites WHERE expires_at < now() - interval '30 days'; DELETE FROM reports WHERE deleted_at < now() - interval '30 days'; DELETE FROM dashboards WHERE deleted_at < now() - interval '30 days'; DELETE FROM saved_filters WHERE deleted_at < now() - interval '30 days'; DELETE FROM print_jobs WHERE created_at < now() - interval '1 hour'; DELETE FROM opens WHERE at < now() - interval '400 days'; DELETE FROM drafts WHERE updated_at < now() - interval '60 days'"));
       },
     },
   });
   const stop = async () => {
     await runner.stop().catch(() => undefined);
+    await mailRoom?.close();
+    await closeBrowser();
     await closeDatabase();
     process.exit(0);
   };

@@ -9,4 +9,5 @@ export const roomFacts = ({ view, data, viewer }: Desk): RoomFacts => ({
   now: view.now,
   viewer: { person: viewer.person, team: viewer.team, teams: viewer.teams, projects: viewer.projects },
   mayBuild: mayBuild(viewer),
+  mayChangeItems: !viewer.isClient,
 });

@@ -1,5 +1,5 @@
 import { parseInstant, type Instant } from "@/core/time";
-import { createWorkspace, hasWorkspace, importBundle, migrate, newSession } from "@/data";
+import { createWorkspace, hasWorkspace, importBundle, inTransaction, migrate, newSession, refreshHistories } from "@/data";
 import { DEMO_PASSWORD, FIGURES, makeWorld } from "@/demo";
 import { setPasswords } from "@/server/accounts/signIn";
 import { systemClock } from "@/server/clock";
@@ -25,6 +25,7 @@ async function makeDemo(end: Instant): Promise<void> {
 runCommand(async () => {
   await migrate();
   const em = await newSession();
+  await inTransaction(em, refreshHistories);
   if (await hasWorkspace(em)) return;
   if (process.argv.includes("--empty")) return void (await createWorkspace(em, "Our workspace", null));
   const end = process.env.GRAND_TALLY_END ? parseInstant(process.env.GRAND_TALLY_END) : null;

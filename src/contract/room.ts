@@ -1,14 +1,15 @@
 import { z } from "zod";
-import type { CountAnswer, Percentages } from "@/core/answer";
+import type { CountAnswer, HistoryAnswer, Percentages } from "@/core/answer";
 import { DressSchema, ReportSchema, type Dress, type Report, type Tile } from "@/core/definition";
 import type { Figure, Said } from "@/core/figure";
 import type { Value } from "@/core/filter";
+import type { Forecast } from "@/core/history";
 import type { Piece } from "@/core/sentence";
 
 /** What the rooms ask the server, and what it answers; shared by both sides. */
 export const FigureAsk = z.object({ definition: ReportSchema, dress: DressSchema });
 
-const Opened = z.object({ path: z.array(z.string()).max(3), split: z.string().optional() });
+const Opened = z.object({ path: z.array(z.string()).max(3), split: z.string().optional(), measure: z.int().min(0).max(5).optional(), before: z.literal(true).optional() });
 const Paths = z.array(z.array(z.string()).min(1).max(6)).max(40);
 export const RecordsAskSchema = z.object({
   definition: ReportSchema,
@@ -22,13 +23,34 @@ export type OpenedPart = z.infer<typeof Opened>;
 
 export const WorkingsAsk = z.object({ definition: ReportSchema });
 /** The values of a field among what a report counts, without the condition at `except`. */
-export const ValuesAsk = z.object({ definition: ReportSchema, field: z.array(z.string()).min(1), except: z.int().optional() });
-export const SaveReportAsk = z.object({ id: z.int().optional(), version: z.int().optional(), name: z.string(), definition: z.unknown(), dress: z.unknown() });
+export const ValuesAsk = z.object({ definition: ReportSchema, field: z.array(z.string()).min(1), except: z.int().optional(), words: z.string().max(200).optional() });
+export const SaveReportAsk = z.object({ id: z.int().optional(), version: z.int().optional(), name: z.string(), purpose: z.string().optional(), category: z.string().optional(), definition: z.unknown(), dress: z.unknown() });
+const Kind = z.enum(["report", "dashboard", "filter"]);
+export const KeptAsk = z.object({ kind: Kind, id: z.int() });
+const Share = z.object({ everyone: z.boolean(), person: z.int().nullable(), team: z.int().nullable(), mayChange: z.boolean() }).refine((share) => [share.everyone, share.person !== null, share.team !== null].filter(Boolean).length === 1, "a share is with everyone, a person or a team");
+export const SharesAsk = z.object({ kind: Kind, id: z.int(), shares: z.array(Share).max(200) });
+export const SaveFilterAsk = z.object({ id: z.int().optional(), version: z.int().optional(), name: z.string(), purpose: z.string().default(""), subject: z.unknown(), where: z.unknown() });
+export const SaveMeasureAsk = z.object({ id: z.int().optional(), name: z.string(), means: z.string(), subject: z.string(), measure: z.unknown() });
+export const DraftAsk = z.object({ report: z.int().min(0), draft: z.object({ report: ReportSchema, dress: DressSchema, name: z.string().max(200), baseVersion: z.int() }).nullable() });
+export const TwinsAsk = z.object({ definition: ReportSchema, except: z.int().nullable() });
+export const CompareAsk = z.object({ definition: ReportSchema, opened: Opened.optional(), with: z.discriminatedUnion("kind", [z.object({ kind: z.literal("report"), id: z.int() }), z.object({ kind: z.literal("filter"), id: z.int() }), z.object({ kind: z.literal("sentence"), sentence: z.string().max(10_000) }), z.object({ kind: z.literal("keys"), text: z.string().max(200_000) })]) });
+export const QuickLookAsk = z.object({ definition: ReportSchema, opened: Opened.optional(), field: z.array(z.string()).min(1) });
+export const ChangeItemsAsk = z.object({ changes: z.array(z.object({ key: z.string(), field: z.string(), to: z.string().nullable(), expected: z.string().nullable().optional() })).min(1).max(2000) });
+
+export const MailingAsk = z.object({
+  id: z.int().optional(), kind: z.enum(["report", "dashboard"]), target: z.int(), every: z.enum(["day", "week", "month"]), on: z.int().min(1).max(31).default(1), at: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/), people: z.array(z.int()).max(200), teams: z.array(z.int()).max(50), skipEmpty: z.boolean(),
+  paper: z.enum(["A4", "Letter"]).default("A4"), across: z.boolean().default(true), now: z.boolean().optional(),
+});
+export const DayNoteAsk = z.object({ id: z.int().optional(), day: z.string().regex(/^\d{4}-\d\d-\d\d$/), words: z.string().trim().min(1).max(200), service: z.int().nullable(), report: z.int().nullable() });
+export const FindingAsk = z.object({ report: z.int().nullable(), words: z.string().trim().min(1).max(500), address: z.string().max(10_000), picture: z.string().max(400_000).nullable() });
+export const DefinitionFileAsk = z.object({ text: z.string().max(2_000_000) });
+export const BrandAsk = z.object({ heading: z.string().max(120), picture: z.string().max(400_000).regex(/^$|^data:image\/(png|jpeg);base64,/) });
+export const AboutAsk = z.object({ about: z.string().max(400) });
+export const ForecastAsk = z.object({ definition: ReportSchema });
 export const NothingAsk = z.object({});
 export const IdAsk = z.object({ id: z.int() });
-export const PinAsk = z.object({ kind: z.enum(["report", "dashboard"]), id: z.int(), pinned: z.boolean() });
+export const PinAsk = z.object({ kind: Kind, id: z.int(), pinned: z.boolean() });
 export const SaveDashboardAsk = z.object({ id: z.int().optional(), version: z.int().optional(), name: z.string(), purpose: z.string().optional(), tiles: z.unknown() });
-export const ChangeItemAsk = z.object({ key: z.string(), field: z.string(), to: z.string().nullable(), expected: z.string().nullable() });
 export const FindAsk = z.object({ words: z.string().max(10_000) });
 export const SignInAsk = z.object({ login: z.string().max(200), password: z.string().max(200) });
 export const InviteAcceptAsk = z.object({ secret: z.string(), password: z.string().max(400) });
@@ -78,13 +100,30 @@ export interface ImportState {
 /** A report answered for the screen. */
 export type ShownFigure =
   | { readonly kind: "count"; readonly answer: CountAnswer; readonly percentages: Percentages; readonly figure: Figure; readonly says: readonly Said[]; readonly asOf: string }
-  | { readonly kind: "list"; readonly records: ShownRecords; readonly asOf: string };
+  | { readonly kind: "list"; readonly records: ShownRecords; readonly asOf: string }
+  | { readonly kind: "history"; readonly answer: HistoryAnswer; readonly figure: Figure | null; readonly says: readonly Said[]; readonly asOf: string; readonly pace?: ShownPace };
+
+/** The guide line of a burndown, in working days and by the clock. */
+export interface ShownPace {
+  readonly working: readonly { readonly t: number; readonly pace: string }[];
+  readonly clock: readonly { readonly t: number; readonly pace: string }[];
+  /** Local days of the time that is drawn, and which of them are worked. */
+  readonly days: readonly { readonly day: string; readonly start: number; readonly end: number; readonly works: boolean; readonly name: string | null }[];
+}
 
 /** A value that a picker offers, with how many records it would give. */
 export interface ValueLine {
   readonly value: Value;
   readonly label: string;
   readonly count: number;
+  /** What tells two of one name apart. */
+  readonly about?: string;
+}
+
+/** A condition that empties a figure, and how many there would be without it. */
+export interface EmptiedBy {
+  readonly index: number;
+  readonly without: number;
 }
 
 /** A saved report as its room gets it. */
@@ -92,29 +131,191 @@ export interface KeptReport {
   readonly id: number;
   readonly version: number;
   readonly name: string;
+  readonly purpose: string;
+  readonly category: string;
   readonly definition: Report;
   readonly dress: Dress;
   readonly owner: { readonly id: number; readonly name: string };
   readonly updatedAt: string;
   readonly pinned: boolean;
+  readonly mayChange: boolean;
 }
 
 /** A line of the library. */
 export interface ReportLine {
   readonly id: number;
   readonly name: string;
+  readonly purpose: string;
+  readonly category: string;
   readonly pieces: readonly Piece[];
   readonly shape: string | null;
   readonly owner: string;
   readonly mine: boolean;
+  /** Of somebody in one of the viewer's teams, or shared with one. */
+  readonly myTeams: boolean;
   readonly updatedAt: string;
   readonly boards: number;
   readonly pinned: boolean;
+  readonly mayChange: boolean;
+  /** How often it was opened in 90 days, when last, and when last by the viewer. */
+  readonly opened: number;
+  readonly lastOpened: string | null;
+  readonly mineOpened: string | null;
+}
+
+/** A saved filter as the library shows it, its conditions spelled out. */
+export interface FilterLine {
+  readonly id: number;
+  readonly version: number;
+  readonly name: string;
+  readonly purpose: string;
+  readonly subject: string;
+  readonly says: string;
+  readonly sentence: string;
+  readonly owner: string;
+  readonly mine: boolean;
+  readonly shared: boolean;
+  readonly updatedAt: string;
+  readonly mayChange: boolean;
+  readonly pinned: boolean;
+}
+
+/** A report that asks the same, or of the same records. */
+export interface TwinLine {
+  readonly id: number;
+  readonly name: string;
+  readonly same: "sentence" | "conditions";
+}
+
+export interface VersionLine {
+  readonly version: number;
+  readonly name: string;
+  readonly body: Record<string, unknown>;
+  readonly savedBy: string | null;
+  readonly savedAt: string;
+}
+
+/** Whom something is shared with: everyone, a person or a team. */
+export interface ShareLine {
+  readonly everyone: boolean;
+  readonly person: number | null;
+  readonly team: number | null;
+  readonly mayChange: boolean;
+}
+
+export interface BinLine {
+  readonly kind: "report" | "dashboard" | "filter";
+  readonly id: number;
+  readonly name: string;
+  readonly deletedAt: string;
+}
+
+/** What somebody was making, kept on the server as they type. */
+export interface KeptDraft {
+  readonly report: Report;
+  readonly dress: Dress;
+  readonly name: string;
+  readonly baseVersion: number;
+}
+
+export interface ItemChange {
+  readonly key: string;
+  readonly field: string;
+  readonly to: string | null;
+  /** The value that was seen; another one by now is left alone. */
+  readonly expected?: string | null;
+}
+
+export interface ItemsChanged {
+  readonly changed: readonly { readonly key: string; readonly field: string; readonly from: string | null; readonly to: string | null }[];
+  readonly left: readonly { readonly key: string; readonly why: string }[];
+}
+
+/** Two sets of records held against each other, in words. */
+export interface ShownComparison {
+  readonly other: string;
+  readonly both: number;
+  readonly onlyHere: readonly { readonly key: string; readonly title: string }[];
+  readonly onlyThere: readonly { readonly key: string; readonly title: string }[];
+  readonly onlyHereCount: number;
+  readonly onlyThereCount: number;
+  readonly partedBy: readonly { readonly says: string; readonly side: "here" | "there"; readonly fails: number }[];
+  readonly unknown: readonly string[];
+}
+
+/** Missing and doubled values of a field among some records. */
+export interface QuickLook {
+  readonly records: number;
+  readonly missing: number;
+  readonly different: number;
+  readonly doubled: readonly { readonly value: string; readonly count: number }[];
+}
+
+export interface MailingLine {
+  readonly id: number;
+  readonly kind: "report" | "dashboard";
+  readonly target: number;
+  readonly name: string;
+  readonly schedule: { readonly every: "day" | "week" | "month"; readonly on: number; readonly at: string };
+  readonly people: readonly number[];
+  readonly teams: readonly number[];
+  readonly skipEmpty: boolean;
+  readonly page: { readonly paper: "A4" | "Letter"; readonly across: boolean };
+  readonly nextAt: string | null;
+  readonly lastAt: string | null;
+  readonly lastSaid: string | null;
+  readonly owner: string;
+  readonly mayChange: boolean;
+}
+
+/** A mail in the mail room. */
+export interface MailLine {
+  readonly id: number;
+  readonly receivedAt: string;
+  readonly from: string;
+  readonly to: readonly string[];
+  readonly subject: string;
+  readonly text: string;
+  readonly html: string;
+  readonly attachments: readonly { readonly id: number; readonly name: string; readonly type: string; readonly bytes: number }[];
+}
+
+export interface NoticeLine {
+  readonly about: string;
+  readonly words: string;
+  readonly href: string;
+}
+
+export interface DayNoteLine {
+  readonly id: number;
+  readonly day: string;
+  readonly words: string;
+  readonly service: number | null;
+  readonly report: number | null;
+  readonly owner: string;
+  readonly mayChange: boolean;
+}
+
+export interface FindingLine {
+  readonly id: number;
+  readonly words: string;
+  readonly address: string;
+  readonly picture: string | null;
+  readonly owner: string;
+  readonly at: string;
+}
+
+/** When it may be done, in words and as a fan. */
+export interface ShownForecast {
+  readonly why: string | null;
+  readonly forecast: Forecast | null;
+  /** The local days of the working days ahead: the n-th is that of day n. */
+  readonly days: readonly string[];
 }
 
 /** A report or dashboard in somebody's side list. */
 export interface PinLine {
-  readonly kind: "report" | "dashboard";
+  readonly kind: "report" | "dashboard" | "filter";
   readonly id: number;
   readonly name: string;
 }

@@ -12,7 +12,7 @@ const instantColumn = (column: string): string => `CASE WHEN ${column} IS NULL T
 
 /** One SELECT for each file, with the columns of the model in order. */
 const SELECTS: { readonly [T in Exclude<TableId, "items" | "moves" | "people" | "projects" | "fields">]: string } = {
-  workspace: `SELECT setting, value FROM settings ORDER BY setting`,
+  workspace: `SELECT setting, value FROM settings WHERE setting NOT IN ('print_heading', 'print_picture') ORDER BY setting`,
   holidays: `SELECT day::text, name FROM holidays ORDER BY day`,
   statuses: `SELECT name, stage, position, ${yesNo("paused")}, workflow FROM statuses ORDER BY id`,
   kinds: `SELECT name, plural, workflow FROM kinds ORDER BY id`,

@@ -10,7 +10,7 @@ import { instantText, parseInstant, type Instant } from "@/core/time";
 import { inTransaction, type EntityManager } from "./database";
 import { Identities, loadKnown } from "./repositories/identities";
 import { writeDictionaries, writeMet, type Counts } from "./repositories/dictionaries";
-import { loadMoves, loadStages, notePresence, rebuildHistories, touchRecords, trackedOf, writeHistories, type ItemRecord, type KeptMove } from "./repositories/histories";
+import { loadMoves, loadHistoryRules, notePresence, rebuildHistories, touchRecords, trackedOf, writeHistories, type ItemRecord, type KeptMove } from "./repositories/histories";
 import { insertLacking, insertLinks } from "./repositories/dependents";
 
 export interface ImportOptions {
@@ -79,7 +79,7 @@ class Import {
     Object.assign(this.counts, written.counts);
     this.identities = await Identities.load(this.client);
     await this.writeItems();
-    if (written.stagesChanged) await rebuildHistories(this.client);
+    if (written.rulesChanged) await rebuildHistories(this.client);
     await this.writeDependents();
     await touchRecords(this.client, this.latest());
     await this.client.query("UPDATE workspace SET names_version = names_version + 1");
@@ -124,13 +124,13 @@ class Import {
     onlyMoved.forEach((key) => settle(null, key));
     const good = this.withoutOrphans(settled, moves);
     await this.giveIds(good.filter((one) => !one.stored).map((one) => one.key));
-    const stageOf = await loadStages(this.client);
+    const rules = await loadHistoryRules(this.client);
     for (let at = 0; at < good.length; at += CHUNK) {
       this.progress("writing items", at, good.length);
       const records = good.slice(at, at + CHUNK).map((one) => ({ record: this.recordOf(one), one }));
       const changed = records.filter(({ record, one }) => !one.stored || one.added > 0 || !sameRecord(record, one.stored.row));
       const isChanged = new Set(changed.map(({ one }) => one));
-      await writeHistories(this.client, changed.map(({ record }) => record), stageOf);
+      await writeHistories(this.client, changed.map(({ record }) => record), rules);
       for (const { one } of records) if (one.row) counts[!one.stored ? "fresh" : isChanged.has(one) ? "changed" : "same"] += 1;
     }
     for (const one of good) {

@@ -4,5 +4,9 @@ export { importBundle, type ImportOptions, type ImportOutcome } from "./importBu
 export { exportBundle } from "./exportBundle";
 export { readBundleFiles, writeRefused, writeStatusTemplate, UnreadableBundle } from "./bundleFiles";
 export { createWorkspace, hasWorkspace } from "./workspaces";
-export { loadCalendar, loadCatalogData, loadViewer, loadWorkspace, type Role, type Viewer, type WorkspaceRow } from "./repositories/names";
-export { loadMoves, loadRecords, loadStages, touchRecords, writeHistories, type ItemRecord, type KeptMove } from "./repositories/histories";
+export { loadCalendar } from "./repositories/calendar";
+export { mayRead, mayWrite, type SharedKind } from "./repositories/sharing";
+export { loadCatalogData, loadViewer, loadWorkspace, type Role, type Viewer, type WorkspaceRow } from "./repositories/names";
+export { loadMoves, loadRecords, loadHistoryRules, refreshHistories, touchRecords, writeHistories, type ItemRecord, type KeptMove } from "./repositories/histories";
+export { copyRows } from "./copyRows";
+export { rowsOf } from "./rowsOf";

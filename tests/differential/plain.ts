@@ -1,6 +1,6 @@
 import { folded } from "@/core/base";
 import type { Field } from "@/core/catalog";
-import type { Condition, Test, Value } from "@/core/filter";
+import { savedCondition, type Condition, type Test, type Value } from "@/core/filter";
 import { resolvePeriod, type PeriodDates } from "@/core/time";
 import type { Viewpoint } from "@/core/sql";
 
@@ -14,6 +14,11 @@ export type PlainRecord = Readonly<Record<string, unknown>>;
 export function holds(condition: Condition, record: PlainRecord, view: Viewpoint): boolean {
   if (condition.kind === "test") return testHolds(condition, record, view);
   if (condition.kind === "not") return !holds(condition.of, record, view);
+  if (condition.kind === "filter") {
+    const where = savedCondition(condition.filter, view.catalog);
+    return where ? holds(where, record, view) : true;
+  }
+  if (condition.kind === "became" || condition.kind === "link") throw new Error(`a plain record has no ${condition.kind}`);
   const parts = condition.of.map((part) => holds(part, record, view));
   return condition.kind === "all" ? parts.every(Boolean) : parts.some(Boolean);
 }

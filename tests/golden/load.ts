@@ -19,6 +19,15 @@ export interface GoldenCase {
     by?: unknown;
     split?: unknown;
     cumulative?: boolean;
+    key?: string;
+    fields?: string[];
+    working?: boolean;
+    which?: string;
+    sprint?: string;
+    unit?: string;
+    mode?: "working" | "clock";
+    team?: string;
+    measure?: { op: string };
   };
   expect: Record<string, unknown>;
 }

@@ -6,7 +6,8 @@ import { makeToken } from "@/server/accounts/tokens";
 import { apiAnswer, apiRecords } from "@/server/api/answer";
 import { acts, Refused, type ActId } from "@/server/acts";
 import type { Clock } from "@/server/clock";
-import { changeItem, loadItem } from "@/server/items/itemPage";
+import { changeItems } from "@/server/items/changeItems";
+import { loadItem } from "@/server/items/itemPage";
 import { find } from "@/server/library/find";
 import { saveReport } from "@/server/library/reports";
 import { PLAIN_DRESS } from "@/core/definition";
@@ -79,7 +80,7 @@ const DOORS: [string, (world: World) => Promise<unknown>][] = [
   ["the item page of one that links to it", ({ em, desk }) => loadItem(em, "A2", desk)],
   ["the item page of one whose parent it is", ({ em, desk }) => loadItem(em, "A1", desk)],
   ["the history of one that was in the hidden project", ({ em, desk }) => loadItem(em, "A3", desk)],
-  ["changing it", ({ em, desk }) => changeItem(em, clock, desk, { key: "S1", field: "assignee", to: null, expected: null })],
+  ["changing it", ({ em, desk }) => changeItems(em, clock, desk, [{ key: "S1", field: "assignee", to: null, expected: null }])],
   ["the quick box, by key", ({ em, desk }) => find(em, desk, "S1")],
   ["the quick box, by title", ({ em, desk }) => find(em, desk, "Gate")],
   ["completion of projects", async ({ desk }) => completeSentence("count items where project is ", 29, desk.view)],
@@ -120,7 +121,7 @@ test("an administrator sees all of it", async () => {
 test("a report about a hidden project that somebody shared says nothing of it, and counts nothing", async () => {
   const { em, desk } = await open(true, "runa");
   const parsed = parseSentence('count items where project is "Secret refit" by sprint', desk.view);
-  const saved = await saveReport(em, desk.viewer, desk.view, { name: "Theirs", definition: parsed.ok ? parsed.value : null, dress: PLAIN_DRESS });
+  const saved = await saveReport(em, desk.viewer, desk.view, { name: "Theirs", definition: parsed.ok ? parsed.value : null, dress: PLAIN_DRESS, forEveryone: true });
   const person = await withConnection(em, async (client) => (await client.query<{ id: number }>("SELECT id FROM people WHERE login = 'tomas'")).rows[0].id);
   const tomas = await deskOf(em, (await withConnection(em, (client) => loadViewer(client, person)))!, clock);
   const told = JSON.stringify(await acts.tile.run({ em, desk: tomas, clock }, { report: saved.ok ? saved.value.id : 0 }));
@@ -134,14 +135,14 @@ test("changing an item writes one move, in step with item and spans, and only ov
   const ids = await withConnection(em, async (client) => Object.fromEntries((await client.query<{ name: string; id: number }>("SELECT name, id FROM statuses")).rows.map((row) => [row.name, String(row.id)])));
   let now = NOW;
   const ticking: Clock = { now: () => (now += 60_000_000) };
-  const change = (to: string, expected: string) => changeItem(em, ticking, desk, { key: "A1", field: "status", to, expected });
-  expect((await change(ids["Signed off"], ids.Logged)).ok).toBe(true);
-  expect(await change(ids.Logged, ids.Logged)).toMatchObject({ ok: false, problems: [{ code: "item.changed" }] });
-  expect((await change(ids.Logged, ids["Signed off"])).ok).toBe(true);
+  const change = (to: string, expected: string) => changeItems(em, ticking, desk, [{ key: "A1", field: "status", to, expected }]);
+  expect(await change(ids["Signed off"], ids.Logged)).toMatchObject({ value: { changed: [{ key: "A1", from: ids.Logged, to: ids["Signed off"] }], left: [] } });
+  expect(await change(ids.Logged, ids.Logged)).toMatchObject({ value: { changed: [], left: [{ key: "A1", why: "somebody changed its status meanwhile" }] } });
+  expect(await change(ids.Logged, ids["Signed off"])).toMatchObject({ value: { changed: [{ key: "A1" }] } });
   const [row] = await withConnection(em, async (client) => (await client.query<{ moves: number; spans: number; reopened: number; agree: boolean }>(
     `SELECT (SELECT count(*)::int FROM moves m WHERE m.item_id = i.id) AS moves, (SELECT count(*)::int FROM state_spans s WHERE s.item_id = i.id) AS spans, i.reopened, (SELECT s.status_id = i.status_id AND s.reopened = i.reopened FROM state_spans s WHERE s.item_id = i.id AND s.valid_to = 'infinity') AS agree FROM items i WHERE key = 'A1'`)).rows);
   expect(row).toEqual({ moves: 2, spans: 3, reopened: 1, agree: true });
-  expect(await changeItem(em, clock, desk, { key: "A1", field: "status", to: null, expected: ids.Logged })).toMatchObject({ ok: false });
-  expect(await changeItem(em, clock, desk, { key: "A1", field: "title", to: "1", expected: null })).toMatchObject({ ok: false, problems: [{ code: "item.field" }] });
+  expect(await changeItems(em, clock, desk, [{ key: "A1", field: "status", to: null, expected: ids.Logged }])).toMatchObject({ ok: false });
+  expect(await changeItems(em, clock, desk, [{ key: "A1", field: "title", to: "1", expected: null }])).toMatchObject({ ok: false, problems: [{ code: "item.field" }] });
   await dropDatabase();
 });

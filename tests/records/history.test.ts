@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { spansOf, TRACKED, type TrackedField, type TrackedValues } from "@/core/history";
 import { instantText, parseInstant, type Instant } from "@/core/time";
-import { importBundle, inTransaction, loadRecords, loadStages, readBundleFiles, withConnection, writeHistories, type EntityManager, type KeptMove } from "@/data";
+import { importBundle, inTransaction, loadRecords, loadHistoryRules, readBundleFiles, withConnection, writeHistories, type EntityManager, type KeptMove } from "@/data";
 import { GOLDEN_BUNDLE } from "../golden/load";
 import { dropDatabase, freshDatabase } from "../support/database";
 
@@ -51,7 +51,7 @@ function withMove(moves: readonly KeptMove[], now: TrackedValues, at: Instant, f
 }
 
 test("whatever is moved, also late, replay of moves = spans = item in the database", async () => {
-  const stageOf = await withConnection(em, loadStages);
+  const rules = await withConnection(em, loadHistoryRules);
   let clock = NOW;
   await fc.assert(
     fc.asyncProperty(fc.array(change, { minLength: 1, maxLength: 6 }), async (changes) => {
@@ -64,20 +64,20 @@ test("whatever is moved, also late, replay of moves = spans = item in the databa
           const to = empty && field !== "status" ? null : values[field][pick % values[field].length];
           const moved = withMove(record.moves, record.now, Math.max(clock - late * 60_000_000, record.createdAt), field, to);
           if (!moved) return;
-          await writeHistories(client, [{ ...record, ...moved }], stageOf);
+          await writeHistories(client, [{ ...record, ...moved }], rules);
           touched.add(id);
         });
       }
-      for (const id of touched) await agrees(id, stageOf);
+      for (const id of touched) await agrees(id, rules);
     }),
     { numRuns: 40, endOnFailure: true },
   );
 });
 
-async function agrees(id: number, stageOf: Awaited<ReturnType<typeof loadStages>>): Promise<void> {
+async function agrees(id: number, rules: Awaited<ReturnType<typeof loadHistoryRules>>): Promise<void> {
   await inTransaction(em, async (client) => {
     const [record] = await loadRecords(client, [id]);
-    const replayed = spansOf(record, record.moves, stageOf);
+    const replayed = spansOf(record, record.moves, rules);
     const { rows: spans } = await client.query<StoredSpan>(
       `SELECT to_char(valid_from AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') AS valid_from, valid_to::text, status_id, priority_id, assignee_id, is_open, reopened FROM state_spans WHERE item_id = $1 ORDER BY state_spans.valid_from`,
       [id],

@@ -5,8 +5,9 @@ import { parseSentence } from "@/core/sentence";
 import { importBundle, loadViewer, readBundleFiles, withConnection, type EntityManager } from "@/data";
 import { acts, Refused, type ActId } from "@/server/acts";
 import type { Clock } from "@/server/clock";
-import { binReport, listPins, listReports, loadReport, saveReport, setPin } from "@/server/library/reports";
-import { binDashboard, boardsToChange, listDashboards, loadDashboard, saveDashboard } from "@/server/dashboards/dashboards";
+import { binKept, setPin, setShares } from "@/server/library/kept";
+import { listPins, listReports, loadReport, saveReport } from "@/server/library/reports";
+import { boardsToChange, listDashboards, loadDashboard, saveDashboard } from "@/server/dashboards/dashboards";
 import { find } from "@/server/library/find";
 import { makeReadyMade } from "@/server/library/readyMade";
 import { askFigure, askRecords, askValues } from "@/server/reports/room";
@@ -16,6 +17,7 @@ import { dropDatabase, freshDatabase } from "../support/database";
 
 const NOW = parseInstant("2026-11-24T15:30:00Z")!;
 const clock: Clock = { now: () => NOW };
+const EVERYONE = [{ everyone: true, person: null, team: null, mayChange: false }];
 let em: EntityManager;
 let builder: Desk;
 let member: Desk;
@@ -44,6 +46,8 @@ describe("saving reports", () => {
   test("what was saved is found again, as it was", async () => {
     const saved = await save(builder);
     if (!saved.ok) throw new Error("not saved");
+    expect(await loadReport(em, member.viewer, saved.value.id)).toBeNull();
+    await setShares(em, builder.viewer, "report", saved.value.id, EVERYONE);
     const kept = await loadReport(em, member.viewer, saved.value.id);
     expect(kept).toMatchObject({ name: "Open items", version: 1, dress: PLAIN_DRESS, owner: { name: "Inês Duarte" } });
     expect(kept!.definition).toEqual(reportOf("count items where status is open by priority as bars"));
@@ -65,10 +69,11 @@ describe("saving reports", () => {
     expect(await save(builder, { id, version: 1, name: "Versions, newer" })).toMatchObject({ ok: true, value: { version: 2 } });
     expect(await save(builder, { id, version: 1 })).toMatchObject({ ok: false, problems: [{ code: "report.version", message: expect.stringContaining("Inês Duarte") }] });
     const other = await deskFor("ruth");
+    await setShares(em, builder.viewer, "report", id, EVERYONE);
     expect(await save(other, { id, version: 2 })).toMatchObject({ ok: false, problems: [{ code: "report.owner" }] });
     expect(await save(administrator, { id, version: 2 })).toMatchObject({ ok: true });
-    expect(await binReport(em, other.viewer, id)).toMatchObject({ ok: false });
-    expect(await binReport(em, builder.viewer, id)).toEqual({ ok: true, value: true });
+    expect(await binKept(em, other.viewer, "report", id)).toMatchObject({ ok: false });
+    expect(await binKept(em, builder.viewer, "report", id)).toEqual({ ok: true, value: true });
     expect(await loadReport(em, builder.viewer, id)).toBeNull();
     expect(await save(builder, { id, version: 3 })).toMatchObject({ ok: false, problems: [{ code: "report.none" }] });
   });
@@ -89,14 +94,16 @@ describe("dashboards", () => {
     const saved = await saveDashboard(em, builder.viewer, { name: "Morning", purpose: "What is open?", tiles: [tile] });
     if (!saved.ok) throw new Error("not saved");
     const { id } = saved.value;
+    expect(await loadDashboard(em, member.viewer, id)).toBeNull();
+    await setShares(em, builder.viewer, "dashboard", id, EVERYONE);
     expect(await loadDashboard(em, member.viewer, id)).toMatchObject({ name: "Morning", tiles: [tile], mayChange: false });
     expect(await loadDashboard(em, builder.viewer, id)).toMatchObject({ mayChange: true });
     expect((await boardsToChange(em, builder.viewer)).map((board) => board.id)).toContain(id);
     expect(await boardsToChange(em, member.viewer)).toEqual([]);
     expect(await saveDashboard(em, builder.viewer, { id, version: 1, name: "Morning, wider", tiles: [] })).toMatchObject({ ok: true, value: { version: 2 } });
     expect(await saveDashboard(em, builder.viewer, { id, version: 1, name: "Late", tiles: [] })).toMatchObject({ ok: false, problems: [{ code: "dashboard.version" }] });
-    expect(await binDashboard(em, member.viewer, id)).toMatchObject({ ok: false });
-    expect(await binDashboard(em, builder.viewer, id)).toMatchObject({ ok: true });
+    expect(await binKept(em, member.viewer, "dashboard", id)).toMatchObject({ ok: false });
+    expect(await binKept(em, builder.viewer, "dashboard", id)).toMatchObject({ ok: true });
     expect((await listDashboards(em, builder.viewer)).map((line) => line.id)).not.toContain(id);
   });
   test.each([[{ ...tile, x: 12 }], [{ ...tile, w: 13 }], [{ ...tile, h: 0 }], [{ ...tile, id: "" }]])("a tile off the grid is refused", async (wrong) => {
@@ -159,7 +166,7 @@ describe("the quick box", () => {
 describe("the gate of the rooms", () => {
   test("only administrators have the acts of administrators", () => {
     const guarded = (Object.keys(acts) as ActId[]).filter((id) => "roles" in acts[id]);
-    expect(guarded.sort()).toEqual(["import", "invite"]);
+    expect(guarded.sort()).toEqual(["import", "invite", "setBrand"]);
   });
   test("what does not fit together is refused before it is planned", async () => {
     const definition = { ...(reportOf("count items by priority") as CountReport), by: [{ field: ["created"] }] };

@@ -82,7 +82,7 @@ export function arbitraryReport(context: AskContext): fc.Arbitrary<Report> {
   const fields = namedFields(context);
   const condition = fc.option(arbitraryCondition(context, fields), { nil: undefined });
   const withShape = (report: Report, pick: number): Report => {
-    const fitting = SHAPE_IDS.filter((id) => whyNot(shapes[id], shapeInput(report)) === null);
+    const fitting = SHAPE_IDS.filter((id) => whyNot(shapes[id], shapeInput(report, context.catalog)) === null);
     return pick % 2 && fitting.length ? ({ ...report, shape: fitting[pick % fitting.length] } as Report) : report;
   };
   const count = fc.record({ measures: fc.array(arbitraryMeasure(fields), { minLength: 1, maxLength: 2 }), where: condition, by: fc.array(arbitraryGroup(context, fields), { maxLength: 2 }), kind: fc.option(fc.constantFrom(1, 2, 3), { nil: undefined }), pick: fc.nat(99), period: arbitraryPeriod, split: fc.option(arbitraryGroup(context, fields), { nil: undefined }) }).map(({ where, kind, pick, period, split, ...rest }) => {

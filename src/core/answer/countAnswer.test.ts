@@ -1,6 +1,6 @@
 import { sampleView } from "../../../tests/support/sample";
 import type { CountReport } from "../definition";
-import { foldKey, mergeRows, NONE, REST, tierOf, trendBuckets, valueKey, type Aggregate, type CountParts, type Level } from "../plan";
+import { foldKey, mergeRows, NONE, REST, termsOf, tierOf, trendBuckets, valueKey, type Aggregate, type CountParts, type Level } from "../plan";
 import { countAnswer, percentagesOf } from ".";
 import { parseSentence } from "../sentence";
 import type { Viewpoint } from "../sql";
@@ -12,17 +12,18 @@ const reportOf = (sentence: string, from: Viewpoint = view): CountReport => {
   return parsed.value;
 };
 
-const counted = (keys: string[], records: number): Aggregate => ({ keys, records, measures: [{ filled: null, parts: [String(records)] }] });
+const counted = (keys: string[], records: number): Aggregate => ({ keys, records, measures: [{ records, filled: null, parts: [String(records)] }] });
 
 /** What the database would have said: rows of the finest level, the coarser ones merged from them. */
 function partsOf(sentence: string, rows: Aggregate[], more: Partial<CountParts> = {}): CountParts {
   const report = reportOf(sentence);
   const tiers = [...report.by, ...(report.split ? [report.split] : [])].map((group) => tierOf(group, view, "items"));
+  const terms = termsOf(report.measures, view.catalog);
   const finest = tiers.map((_, i) => i);
   const depth = report.by.length;
   const wanted = Array.from({ length: depth + 1 }, (_, n) => finest.slice(0, n)).flatMap((keys) => (report.split ? [keys, [...keys, depth]] : [keys]));
-  const levels: Level[] = wanted.map((keys) => ({ keys, rows: keys.length === finest.length ? rows : mergeRows(rows, keys, report.measures) }));
-  return { report, view, tiers, tops: tiers.map(() => undefined), levels, hidden: null, buckets: trendBuckets(report, view), manyValued: false, ...more };
+  const levels: Level[] = wanted.map((keys) => ({ keys, rows: keys.length === finest.length ? rows : mergeRows(rows, keys, terms.terms) }));
+  return { report, view, tiers, tops: tiers.map(() => undefined), levels, hidden: null, buckets: trendBuckets(report, view), manyValued: false, before: null, ...terms, ...more };
 }
 
 const labels = (parts: CountParts): string[] => countAnswer(parts).rows.map((row) => row.path.map((head) => head.label).join(" · "));
@@ -87,7 +88,7 @@ describe("what is there without records", () => {
 });
 
 describe("totals and measures", () => {
-  const measured = (keys: string[], records: number, filled: number, parts: string[]): Aggregate => ({ keys, records, measures: [{ filled, parts }] });
+  const measured = (keys: string[], records: number, filled: number, parts: string[]): Aggregate => ({ keys, records, measures: [{ records, filled, parts }] });
   test("an average is made from sums, never from averages; empties are told apart", () => {
     const rows = [measured([valueKey(1)], 3, 2, ["10", "2"]), measured([valueKey(2)], 8, 8, ["8", "8"]), measured([valueKey(3)], 2, 0, ["0", "0"])];
     const answer = countAnswer(partsOf("average points of items by priority", rows));
@@ -129,7 +130,7 @@ describe("percentages of an answer", () => {
     expect(percentagesOf(hidden, "shown", 0).rows).toEqual(["75", "25"]);
   });
   test("a measure that does not add up has none", () => {
-    const averages = countAnswer(partsOf("average points of items by priority", [{ keys: [valueKey(1)], records: 1, measures: [{ filled: 1, parts: ["3", "1"] }] }]));
+    const averages = countAnswer(partsOf("average points of items by priority", [{ keys: [valueKey(1)], records: 1, measures: [{ records: 0, filled: 1, parts: ["3", "1"] }] }]));
     expect(percentagesOf(averages, "all", 1).rows).toEqual([null]);
   });
 });

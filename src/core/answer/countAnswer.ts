@@ -1,12 +1,9 @@
 import { Exact } from "../base";
-import { lastOf, MINUTES_IN, pathWords, type Unit } from "../catalog";
-import type { CountReport, Measure } from "../definition";
-import { measures } from "../measure";
 import type { Bucket, Instant } from "../time";
-import { instantText, parseInstant } from "../time";
 import type { Viewpoint } from "../sql";
-import { NONE, REST, foldKey, naturalOrder, valueKey, type Aggregate, type CountParts, type Key, type Level, type Tier } from "../plan";
+import { NONE, REST, foldKey, naturalOrder, slotValue, valueKey, type Aggregate, type CountParts, type Key, type Level, type Tier } from "../plan";
 import { headOf, type Head } from "./head";
+import { inUnit, measureHead, type MeasureHead } from "./measureHead";
 
 /** A measured value with how many records it is of, and how many of those have nothing to measure. */
 export interface Cell {
@@ -24,13 +21,8 @@ export interface AnswerRow {
   readonly parts: readonly (readonly Cell[])[];
   /** Running totals of each measure, where asked for. */
   readonly running?: readonly (string | null)[];
-}
-
-export interface MeasureHead {
-  readonly words: string;
-  readonly unit: Unit | null;
-  readonly additive: boolean;
-  readonly isDate: boolean;
+  /** The same of what it is compared with; null where that had no such group. */
+  readonly before?: readonly Cell[] | null;
 }
 
 /** The table that a count comes to: rows of the finest tier in display order, the split's heads, totals from the records. */
@@ -46,6 +38,8 @@ export interface CountAnswer {
   readonly columnTotals: readonly (readonly Cell[])[];
   /** Everything with what `without` hides; null when nothing is hidden. */
   readonly everything: readonly Cell[] | null;
+  /** What the total is compared with, where the report compares. */
+  readonly before: readonly Cell[] | null;
   /** Some record may count in more than one group. */
   readonly manyValued: boolean;
   readonly asOf: Instant;
@@ -55,7 +49,13 @@ export function countAnswer(parts: CountParts): CountAnswer {
   const { report, view, tiers, tops, levels, buckets } = parts;
   const depth = report.by.length;
   const find = new Map(levels.flatMap((level) => level.rows.map((row) => [JSON.stringify([level.keys, row.keys]), row])));
-  const cells = (keys: readonly number[], path: readonly Key[]): Cell[] => cellsOf(find.get(JSON.stringify([keys, path])), report, view);
+  const heads = parts.slots.map((slot, index) => measureHead(slot, report, view, index));
+  const measured = (row: Aggregate | undefined): Cell[] => parts.slots.map((slot, index) => {
+    const cell = slotValue(slot, parts.terms, row);
+    return { ...cell, value: cell.value === null ? null : inUnit(cell.value, heads[index], view) };
+  });
+  const cells = (keys: readonly number[], path: readonly Key[]): Cell[] => measured(find.get(JSON.stringify([keys, path])));
+  const before = beforeOf(parts);
   const order = tiers.map((tier, index) => orderOf(tier, tops[index], view));
   const splitKeys = report.split ? sortedKeys(levels, depth, order[depth]) : [];
   const prefix = (length: number) => Array.from({ length }, (_, i) => i);
@@ -63,17 +63,19 @@ export function countAnswer(parts: CountParts): CountAnswer {
     path: path.map((key, i) => headOf(key, tiers[i], view, buckets)),
     cells: cells(prefix(length), path),
     parts: splitKeys.map((key) => cells([...prefix(length), depth], [...path, key])),
+    ...(before ? { before: (row => row && measured(row))(before(path)) ?? null } : {}),
   }));
   const rows = rowsAt(depth);
   return {
     kind: "count",
-    measures: report.measures.map((measure) => measureHead(measure, report, view)),
-    rows: depth === 0 ? [] : report.runningTotal ? withRunning(rows, report.measures) : rows,
+    measures: heads,
+    rows: depth === 0 ? [] : report.runningTotal ? withRunning(rows, heads) : rows,
     tiers: prefix(Math.max(depth - 1, 0)).map((i) => rowsAt(i + 1)),
     split: splitKeys.map((key) => headOf(key, tiers[depth], view, buckets)),
     total: cells([], []),
     columnTotals: splitKeys.map((key) => cells([depth], [key])),
-    everything: parts.hidden && cellsOf(parts.hidden, report, view),
+    everything: parts.hidden && measured(parts.hidden),
+    before: before && measured(before([])),
     manyValued: parts.manyValued,
     asOf: view.now,
   };
@@ -99,6 +101,8 @@ function addedKeys(tier: Tier, view: Viewpoint, buckets: ReadonlyMap<Key, Bucket
   if (buckets) return [...buckets.keys()];
   if (!tier.group.withEmptyGroups || tier.group.top) return [];
   const { field, group } = tier;
+  if (group.ranges) return [...group.ranges, ""].map((_, index) => `g${index}`);
+  if (group.cases) return group.cases.map((_, index) => `c${index}`);
   const all = field.thing ? view.catalog.names.list(field.thing).map((t) => String(t.id)) : [...(field.choices ?? [])];
   const taken = new Set([...(group.without ?? []), ...(group.folds ?? []).flatMap((fold) => fold.values)].map((v) => (v.kind === "thing" ? String(v.id) : v.kind === "text" ? v.text : "")));
   return [...all.filter((value) => !taken.has(value)).map(valueKey), ...(group.folds ?? []).map((_, index) => foldKey(index))];
@@ -116,41 +120,21 @@ function orderOf(tier: Tier, tops: readonly Key[] | undefined, view: Viewpoint):
   return (a, b) => place(a) - place(b);
 }
 
-function cellsOf(row: Aggregate | undefined, report: CountReport, view: Viewpoint): Cell[] {
-  return report.measures.map((measure, index) => {
-    const kind = measures[measure.measure];
-    const found = row?.measures[index];
-    const value = kind.finish(found?.parts ?? []);
-    const records = row?.records ?? 0;
-    return { value: value === null ? null : inUnit(value, measure, report, view), records, empties: measure.field ? records - (found?.filled ?? 0) : 0 };
-  });
-}
-
-/** Durations are kept in minutes and told in the unit asked for; instants in one ISO form. */
-function inUnit(value: string, measure: Measure, report: CountReport, view: Viewpoint): string {
-  const { unit, isDate } = measureHead(measure, report, view);
-  if (isDate) {
-    const instant = parseInstant(value.replace(" ", "T").replace(/([+-]\d\d)$/, "$1:00"));
-    return instant === null ? value : instantText(instant);
-  }
-  return unit && unit !== "minutes" ? new Exact(value).div(MINUTES_IN[unit]).toFixed() : new Exact(value).toFixed();
-}
-
-export function measureHead(measure: Measure, report: CountReport, view: Viewpoint): MeasureHead {
-  const kind = measures[measure.measure];
-  const path = measure.field && view.catalog.findPath(report.subject.id, measure.field);
-  if (!path) return { words: kind.words, unit: null, additive: kind.additive, isDate: false };
-  const field = lastOf(path);
-  const plain = "plain" in kind && kind.plain;
-  const unit = field.type === "duration" && !plain ? (measure.unit ?? field.unit ?? "minutes") : null;
-  return { words: `${kind.words} ${pathWords(path)}${unit ? ` in ${unit}` : ""}`, unit, additive: kind.additive, isDate: !plain && (field.type === "date" || field.type === "instant") };
+/** Finds the row that a path of now is compared with: the same groups, and of a trend the bucket at the same place. */
+function beforeOf({ before, tiers, buckets }: CountParts): ((path: readonly Key[]) => Aggregate | undefined) | null {
+  if (!before) return null;
+  const find = new Map(before.levels.flatMap((level) => level.rows.map((row) => [JSON.stringify([level.keys, row.keys]), row])));
+  const now = [...(buckets?.keys() ?? [])];
+  const then = [...(before.buckets?.keys() ?? [])];
+  const moved = (key: Key, tier: Tier): Key => (tier.group.grain && buckets?.has(key) ? (then[now.indexOf(key)] ?? "none") : key);
+  return (path) => find.get(JSON.stringify([path.map((_, i) => i), path.map((key, i) => moved(key, tiers[i]))]));
 }
 
 /** Adds each measure up along the time axis, from 0 at the start of the period; only what adds up has one. */
-function withRunning(rows: readonly AnswerRow[], list: readonly Measure[]): AnswerRow[] {
-  const sums = list.map(() => new Exact(0));
+function withRunning(rows: readonly AnswerRow[], heads: readonly MeasureHead[]): AnswerRow[] {
+  const sums = heads.map(() => new Exact(0));
   return rows.map((row) => ({
     ...row,
-    running: row.cells.map((cell, i) => (measures[list[i].measure].additive ? (sums[i] = sums[i].plus(cell.value ?? 0)).toFixed() : null)),
+    running: row.cells.map((cell, i) => (heads[i].additive ? (sums[i] = sums[i].plus(cell.value ?? 0)).toFixed() : null)),
   }));
 }

@@ -6,7 +6,7 @@ import { firstOfFold, NONE, REST, type Key, type Tier } from "../plan";
 /** A group as it is shown and as programs get it. */
 export interface Head {
   readonly key: Key;
-  readonly kind: "value" | "fold" | "rest" | "none";
+  readonly kind: "value" | "fold" | "range" | "case" | "rest" | "none";
   /** As kept: people by login, stretches of time by their first day; null for not set and for the rest. */
   readonly name: string | null;
   readonly label: string;
@@ -25,9 +25,22 @@ export function headOf(key: Key, tier: Tier, view: Viewpoint, buckets: ReadonlyM
     const { name } = tier.group.folds![Number(key.slice(1))];
     return { key, kind: "fold", name, label: name, tone: toneOf(firstOfFold(tier, Number(key.slice(1)), view), tier, view) };
   }
+  if (key.startsWith("c") && tier.group.cases) {
+    const { name } = tier.group.cases[Number(key.slice(1))];
+    return { key, kind: "case", name, label: name, tone: Number(key.slice(1)) };
+  }
+  if (key.startsWith("g") && tier.group.ranges) return { key, kind: "range", name: rangeText(tier, Number(key.slice(1)), false), label: rangeText(tier, Number(key.slice(1)), true), tone: Number(key.slice(1)) };
   const value = key.slice(1);
   const bucket = tier.group.grain ? buckets?.get(key) : undefined;
   return { key, kind: "value", ...namesOfValue(value, tier, view, bucket), tone: toneOf(value, tier, view), ...(tier.field.thing === "priority" ? { ranked: true as const } : {}), ...(bucket ? { bucket } : {}) };
+}
+
+/** "under 2 d", "2 to 7 d", "7 d and over"; plain numbers for programs. */
+function rangeText({ group, field }: Tier, index: number, forPeople: boolean): string {
+  const unit = forPeople && field.type === "duration" ? ` ${{ minutes: "min", hours: "h", days: "d" }[field.unit ?? "minutes"]}` : "";
+  const number = (text: string) => (forPeople ? numberText(text) : text);
+  const [from, to] = [group.ranges![index - 1], group.ranges![index]];
+  return from === undefined ? `under ${number(to)}${unit}` : to === undefined ? `${number(from)}${unit} and over` : `${number(from)} to ${number(to)}${unit}`;
 }
 
 /** A value keeps its colour in every report: things and choices by their place, texts by their letters. */

@@ -1,4 +1,6 @@
-export { countAnswer, type CountAnswer, type AnswerRow, type Cell, type MeasureHead } from "./countAnswer";
+export { countAnswer, type CountAnswer, type AnswerRow, type Cell } from "./countAnswer";
+export { inUnit, measureHead, simpleHead, type MeasureHead } from "./measureHead";
 export { headOf, type Head } from "./head";
 export { percentagesOf, type Percentages, type PercentBase } from "./percentages";
 export { largestRemainders, roundedShares } from "./percent";
+export * from "./historyAnswer";

@@ -54,7 +54,7 @@ describe("fields", () => {
 
 describe("subjects", () => {
   test("kinds are named by their plural, one of them by its name", () => {
-    expect(catalog.subjectNames().map(({ words }) => words)).toEqual(["faults", "requests", "stories", "items", "moves", "time entries"]);
+    expect(catalog.subjectNames().map(({ words }) => words)).toEqual(["faults", "requests", "stories", "items", "moves", "time entries", "cost entries", "projects", "assets", "milestones", "weekly words"]);
     expect([catalog.countedWords({ id: "items", kind: 1 }, 1), catalog.countedWords({ id: "items", kind: 1 }, 2), catalog.countedWords({ id: "timeEntries" }, 1)]).toEqual(["fault", "faults", "time entry"]);
   });
 });

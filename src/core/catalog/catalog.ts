@@ -2,7 +2,7 @@ import { nearest } from "../base";
 import type { Instant, WorkCalendar } from "../time";
 import type { Field, FieldPath } from "./field";
 import { Names, type Thing, type ThingLists } from "./names";
-import { itemFields, subjects, SUBJECT_IDS, type SubjectId } from "./subjects";
+import { itemFields, subjects, SUBJECT_IDS, timeInStatus, type SubjectId } from "./subjects";
 import { thingFields } from "./thingFields";
 
 /** A field of the workspace's own, as fields.csv describes it. */
@@ -14,11 +14,35 @@ export interface CustomField {
   readonly choices: readonly string[];
 }
 
+/** A saved filter that a viewer may use: what it is of, and its condition as kept (the folder filter knows what it says). */
+export interface SavedFilter {
+  readonly id: number;
+  readonly name: string;
+  readonly purpose: string;
+  readonly subject: Subject;
+  readonly where: object | null;
+}
+
+/** A measure with a name and a one-line meaning; its definition as kept (the folder definition knows what it says). */
+export interface NamedMeasure {
+  readonly id: number;
+  readonly name: string;
+  readonly means: string;
+  readonly subject: SubjectId;
+  readonly measure: object;
+}
+
 /** Everything that a catalog is made from: plain data, so that it can travel to the browser. */
 export interface CatalogData {
   readonly lists: ThingLists;
   readonly customFields: readonly CustomField[];
+  readonly filters?: readonly SavedFilter[];
+  readonly measures?: readonly NamedMeasure[];
+  /** How items can be linked. */
+  readonly links?: readonly string[];
 }
+
+export const LINKS: readonly string[] = ["holds up", "implements", "same as", "goes with"];
 
 /** Who is looking, as far as words like `me` and `my team` need it. */
 export interface ViewerWords {
@@ -40,6 +64,8 @@ export interface AskContext {
 export interface Subject {
   readonly id: SubjectId;
   readonly kind?: number;
+  /** The records of a saved filter, and of its subject. */
+  readonly filter?: number;
 }
 
 export class Catalog {
@@ -48,7 +74,27 @@ export class Catalog {
 
   constructor(readonly data: CatalogData) {
     this.names = new Names(data.lists);
-    this.items = [...itemFields, ...data.customFields.map(customField)];
+    this.items = [...itemFields, ...data.lists.status.map(timeInStatus), ...data.customFields.map(customField)];
+  }
+
+  get filters(): readonly SavedFilter[] {
+    return this.data.filters ?? [];
+  }
+
+  get measures(): readonly NamedMeasure[] {
+    return this.data.measures ?? [];
+  }
+
+  get links(): readonly string[] {
+    return this.data.links?.length ? this.data.links : LINKS;
+  }
+
+  findFilter(id: number): SavedFilter | undefined {
+    return this.filters.find((filter) => filter.id === id);
+  }
+
+  findMeasure(id: number): NamedMeasure | undefined {
+    return this.measures.find((measure) => measure.id === id);
   }
 
   fieldsOf(subject: SubjectId): readonly Field[] {
@@ -79,13 +125,15 @@ export class Catalog {
   }
 
   subjectWords(subject: Subject): string {
+    if (subject.filter !== undefined) return this.findFilter(subject.filter)?.name ?? "not known here";
     const kind = subject.kind === undefined ? undefined : this.names.find("kind", subject.kind);
     return kind?.plural ?? subjects[subject.id].words;
   }
 
   /** "fault" for one, "faults" for any other number. */
   countedWords(subject: Subject, count: number | string): string {
-    if (String(count) !== "1") return this.subjectWords(subject);
+    if (String(count) !== "1" && subject.filter === undefined) return this.subjectWords(subject);
+    if (String(count) !== "1") return this.subjectWords({ id: subject.id, ...(subject.kind === undefined ? {} : { kind: subject.kind }) });
     const kind = subject.kind === undefined ? undefined : this.names.find("kind", subject.kind);
     return kind?.label ?? subjects[subject.id].one;
   }

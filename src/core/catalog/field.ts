@@ -10,11 +10,11 @@ export type Source =
   /** A value under a custom field's id in the item's `custom` document. */
   | { readonly kind: "custom"; readonly id: number }
   /** Worked out from other columns. */
-  | { readonly kind: "derived"; readonly name: Derived }
+  | { readonly kind: "derived"; readonly name: Derived; readonly status?: number }
   /** The key of an item that is pointed at, seen only by who may see that item. */
   | { readonly kind: "itemKey"; readonly column: string };
 
-export type Derived = "stage" | "age" | "age in status" | "lead time" | "cycle time" | "old value" | "new value";
+export type Derived = "stage" | "age" | "age in status" | "lead time" | "cycle time" | "time in status" | "time spent" | "SLA response" | "SLA resolution" | "old value" | "new value";
 export type Unit = "minutes" | "hours" | "days";
 export const UNITS: readonly Unit[] = ["minutes", "hours", "days"];
 export const MINUTES_IN: Readonly<Record<Unit, number>> = { minutes: 1, hours: 60, days: 1440 };
@@ -35,6 +35,8 @@ export interface Field {
   readonly tracked?: boolean;
   /** It is kept on the state of an item (a tracked field, or what follows from the moves). */
   readonly ofState?: boolean;
+  /** A stretch of time between instants: it can be told in working time, too. */
+  readonly timed?: boolean;
   /** Values of a choice, in their order. */
   readonly choices?: readonly string[];
   /** Unit of a duration where none is said; durations are kept in minutes. */
@@ -51,6 +53,8 @@ export const pathIds = (path: FieldPath): string[] => path.map((field) => field.
 export const pathWords = (path: FieldPath): string => path.map((field) => field.words).join("'s ");
 export const typeOf = (field: Field) => fieldTypes[field.type];
 export const isDate = (field: Field): boolean => field.type === "date" || field.type === "instant";
+/** Its values at any instant are known: it is tracked, or follows from one that is. */
+export const isTrackedField = (field: Field): boolean => field.tracked === true || field.id === "stage";
 export const isNumeric = (field: Field): boolean => fieldTypes[field.type].kept === "number";
 export const isText = (field: Field): boolean => fieldTypes[field.type].kept === "text";
 /** Told on screen and in errors: "title is a text", "tags is a list". */

@@ -18,7 +18,12 @@ export interface Thing {
   /** Plural of a kind: "faults". */
   readonly plural?: string;
   readonly workflow?: string;
+  /** Of a status: time in it does not run for promises. */
+  readonly paused?: boolean;
+  /** Of a priority: what is promised, as `4h` or `2d`, and on which clock it runs. */
+  readonly promise?: { readonly response: string | null; readonly resolution: string | null; readonly clock: "working" | "always" };
   readonly team?: number;
+  readonly endsAt?: Instant;
   readonly startsAt?: Instant;
   readonly closedAt?: Instant;
 }

@@ -1,3 +1,4 @@
+import { sampleContext } from "../../../tests/support/sample";
 import { CountSchema, DashboardSchema, DressSchema, ListSchema, PLAIN_DRESS, ReportSchema, shapeInput } from ".";
 
 const count = { kind: "count", measures: [{ measure: "count" }], subject: { id: "items" }, by: [] };
@@ -26,8 +27,9 @@ describe("definitions", () => {
     expect([list(40), list(41)]).toEqual([true, false]);
   });
   test("what shapes ask about a report", () => {
-    expect(shapeInput(CountSchema.parse({ ...count, by: [{ field: ["team"] }], split: { field: ["kind"] } }))).toEqual({ kind: "count", groups: 1, split: true, measures: 1, additive: true });
-    expect(shapeInput(CountSchema.parse({ ...count, measures: [{ measure: "median", field: ["points"] }] })).additive).toBe(false);
+    const { catalog } = sampleContext();
+    expect(shapeInput(CountSchema.parse({ ...count, by: [{ field: ["team"] }], split: { field: ["kind"] } }), catalog)).toEqual({ kind: "count", groups: 1, split: true, measures: 1, additive: true, isTime: false, hasDays: false });
+    expect(shapeInput(CountSchema.parse({ ...count, measures: [{ measure: "median", field: ["points"] }] }), catalog).additive).toBe(false);
   });
 });
 

@@ -1,3 +1,5 @@
+export * from "./measure";
 export * from "./report";
+export * from "./shapeInput";
 export * from "./dress";
 export * from "./dashboard";

@@ -15,6 +15,7 @@ function answerOf(groups: readonly (readonly [Head, string | null])[], more: Par
     total: [cell("10", 10)],
     columnTotals: [],
     everything: null,
+    before: null,
     manyValued: false,
     asOf: 0,
     ...more,

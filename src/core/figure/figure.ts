@@ -1,13 +1,18 @@
-import { Exact, numberText } from "../base";
-import type { CountAnswer, Head, Percentages } from "../answer";
+import type { CountAnswer, Head, MeasureHead, Percentages } from "../answer";
 import type { Dress } from "../definition";
-import type { ShapeId } from "../shapes";
+import { shapes, poorFor, type ShapeId } from "../shapes";
+import { colorOf, colorsOf, ownColor, ruleOf, shareRanks, type Color } from "./color";
+import { changeWords, measuredWords } from "./words";
 
 /** What is drawn for one group: a bar, a point, a slice; or a part of one. */
 export interface Mark {
   /** Keys that open its records. */
   readonly path: readonly string[];
   readonly split?: string;
+  /** Which measure it is of, where that has records of its own. */
+  readonly measure?: number;
+  /** It is of what the report is compared with. */
+  readonly before?: true;
   readonly label: string;
   /** null: nothing to show, not 0. */
   readonly value: number | null;
@@ -18,11 +23,17 @@ export interface Mark {
   readonly written: string;
   readonly color: Color;
   readonly soFar: boolean;
+  /** How it compares, in words, where the report compares. */
+  readonly change?: string;
 }
 
 export interface FigureRow extends Mark {
   /** In the order of the series. */
   readonly parts: readonly Mark[];
+  /** One for each measure. */
+  readonly measures: readonly Mark[];
+  /** What it is compared with. */
+  readonly then?: Mark;
 }
 
 export interface Series {
@@ -32,93 +43,123 @@ export interface Series {
   readonly total: string;
 }
 
-/** A token of the palette: a series colour, a step of the ramp, or the grounds of what has no value. */
-export type Color = `c${number}` | `r${number}` | "ghost" | "ink-3";
-
 /** What a shape draws: rows in display order, named and coloured; series where the answer is split or has several measures. */
 export interface Figure {
   readonly rows: readonly FigureRow[];
   readonly series: readonly Series[];
   readonly total: Mark;
+  /** What each measure is called, and what it comes to in all. */
+  readonly measures: readonly Mark[];
+  readonly then: Mark | null;
   readonly unit: string | null;
   readonly isTime: boolean;
+  /** How many groups are left out, because there are more than can be drawn. */
+  readonly cut: number;
+  /** Why the shape is a poor choice here. */
+  readonly poor: string | null;
 }
 
-const SERIES_COLORS = 8;
+/** More bars than this are cut short: the largest stay, and it says so. */
+export const MOST_ROWS = 50;
+const CUT_SHAPES: readonly ShapeId[] = ["bars", "columns", "stackedBars", "stackedColumns", "fullBars", "fullColumns", "donut", "pie", "pies", "columnsWithLine"];
 
-export function colorOf(head: Head): Color {
-  if (head.kind === "none") return "ghost";
-  if (head.kind === "rest" || head.tone === null) return "ink-3";
-  return head.ranked ? `r${Math.min(head.tone, 3) + 1}` : `c${(head.tone % SERIES_COLORS) + 1}`;
-}
-
-/** Colours for heads shown together: each keeps its own, but where two would look the same the later takes a free one. */
-function colorsOf(heads: readonly Head[]): Color[] {
-  const taken = new Set<Color>();
-  return heads.map((head) => {
-    let color = colorOf(head);
-    if (color.startsWith("c")) {
-      const free = Array.from({ length: SERIES_COLORS }, (_, i): Color => `c${((head.tone! + i) % SERIES_COLORS) + 1}`).find((one) => !taken.has(one));
-      color = free ?? color;
-    }
-    taken.add(color);
-    return color;
-  });
-}
-
-/** Under which key a dress keeps a name: the same key means another value in another tier or in the split. */
-export const nameKey = (place: number | "split", key: string): string => `${place}/${key}`;
-
+/** Under which key a dress keeps a name or a colour: the same key means another value in another tier or in the split. */
+export const nameKey = (place: number | "split" | "measure", key: string): string => `${place}/${key}`;
 export const keyOfPath = (path: readonly string[]): string => path.join("/");
+
+interface Given {
+  readonly path: readonly Head[];
+  readonly cell: { readonly value: string | null } | undefined;
+  readonly head: MeasureHead;
+  readonly percent?: string | null;
+  readonly color: Color;
+  readonly label: string;
+  readonly split?: Head;
+  readonly measure?: number;
+  readonly before?: { readonly value: string | null } | null;
+}
+
+const isNumber = (value: string | null): value is string => value !== null && /^-?\d/.test(value) && !value.includes("T") && !/^\d{4}-\d\d-\d\d$/.test(value);
+
+function markOf({ path, cell, head, percent = null, color, label, split, measure, before }: Given, dress: Dress): Mark {
+  const value = cell?.value ?? null;
+  const words = measuredWords(value, head, dress);
+  return {
+    path: path.map((one) => one.key), ...(split ? { split: split.key } : {}), ...(measure !== undefined && head.hasOwnRecords ? { measure } : {}), label, value: isNumber(value) ? Number(value) : null, words, percent, color,
+    written: writtenAt(words, percent, dress), soFar: path.some((one) => one.bucket?.soFar), ...(before === undefined ? {} : { change: changeWords(value, before?.value ?? null, head) }),
+  };
+}
 
 /** Turns an answer into what is drawn, dressed by its builder. */
 export function figureOf(answer: CountAnswer, percentages: Percentages, dress: Dress, shape: ShapeId | undefined): Figure {
-  const unit = answer.measures[0]?.unit ?? null;
+  const [first] = answer.measures;
   const named = (head: Head, place: number | "split") => dress.names[nameKey(place, head.key)] ?? head.label;
-  const mark = (path: readonly Head[], cell: { value: string | null } | undefined, percent: string | null, color: Color, label: string, split?: Head): Mark => {
-    const value = cell?.value ?? null;
-    const isNumber = value !== null && /^-?\d/.test(value) && !value.includes("T") && !/^\d{4}-\d\d-\d\d$/.test(value);
-    const words = valueWords(value, unit);
-    return {
-      path: path.map((head) => head.key), ...(split ? { split: split.key } : {}), label, value: isNumber ? Number(value) : null, words, percent, color,
-      written: writtenAt(words, percent, dress), soFar: path.some((head) => head.bucket?.soFar),
-    };
-  };
-  const several = answer.split.length === 0 && answer.measures.length > 1;
-  const splitColors = colorsOf(answer.split);
-  const series: Series[] = answer.split.length
-    ? answer.split.map((head, i) => ({ key: head.key, label: named(head, "split"), color: splitColors[i], total: valueWords(answer.columnTotals[i]?.[0]?.value ?? null, unit) }))
+  const measureName = (index: number) => dress.names[nameKey("measure", String(index))] ?? answer.measures[index].words;
+  const order = splitOrder(answer.split, dress);
+  const split = order.map((i) => answer.split[i]);
+  const several = split.length === 0 && answer.measures.length > 1;
+  const splitColors = colorsOf(split).map((color, i) => ownColor(dress, nameKey("split", split[i].key)) ?? color);
+  const series: Series[] = split.length
+    ? split.map((head, i) => ({ key: head.key, label: named(head, "split"), color: splitColors[i], total: measuredWords(answer.columnTotals[order[i]]?.[0]?.value ?? null, first, dress) }))
     : several
-      ? answer.measures.map((measure, i) => ({ key: `m${i}`, label: measure.words, color: `c${i + 1}` as Color, total: valueWords(answer.total[i]?.value ?? null, measure.unit) }))
+      ? answer.measures.map((measure, i) => ({ key: `m${i}`, label: measureName(i), color: ownColor(dress, nameKey("measure", String(i))) ?? (`c${i + 1}` as Color), total: measuredWords(answer.total[i]?.value ?? null, measure, dress) }))
       : [];
   const isTime = answer.rows.some((row) => row.path.some((head) => head.bucket));
-  const lasts = answer.rows.map((row) => row.path[row.path.length - 1]);
-  const isParts = shape === "pie" || shape === "donut";
-  const colors = isParts ? colorsOf(lasts) : lasts.map((head): Color => (head.ranked || head.kind === "none" || head.kind === "rest" ? colorOf(head) : "c1"));
+  const colors = rowColors(answer, dress, shape, isTime);
   const rows = answer.rows.map((row, index): FigureRow => {
     const label = row.path.map((head, tier) => named(head, tier)).join(" · ");
     const running = row.running?.[0];
-    const whole = mark(row.path, running === undefined ? row.cells[0] : { value: running ?? null }, percentages.rows[index] ?? null, isTime ? "c1" : colors[index], label);
-    const parts = answer.split.length
-      ? row.parts.map((cells, i) => mark(row.path, cells[0], percentages.cells[index]?.[i] ?? null, series[i].color, `${label}, ${series[i].label}`, answer.split[i]))
-      : several
-        ? row.cells.map((cell, i) => ({ ...mark(row.path, cell, null, series[i].color, `${label}, ${series[i].label}`), words: valueWords(cell.value, answer.measures[i].unit) }))
-        : [];
-    return { ...whole, parts };
+    const of = (given: Partial<Given>) => markOf({ path: row.path, cell: row.cells[0], head: first, color: colors[index], label, ...given }, dress);
+    const whole = of({ cell: running === undefined ? row.cells[0] : { value: running ?? null }, percent: percentages.rows[index] ?? null, measure: 0, ...(row.before === undefined ? {} : { before: row.before?.[0] ?? null }) });
+    const measures = row.cells.map((cell, i) => of({ cell, head: answer.measures[i], measure: i, color: series[i]?.color ?? colors[index], label: `${label}, ${measureName(i)}` }));
+    const parts = split.length ? split.map((head, i) => of({ cell: row.parts[order[i]][0], percent: percentages.cells[index]?.[order[i]] ?? null, color: splitColors[i], label: `${label}, ${series[i].label}`, split: head, measure: 0 })) : several ? measures : [];
+    const then = row.before ? { then: { ...of({ cell: row.before[0], color: "ghost", measure: 0 }), before: true as const, label: `${label}, before` } } : {};
+    return { ...whole, parts, measures, ...then };
   });
-  return { rows: ordered(rows, dress, isTime), series, total: mark([], answer.total[0], null, "c1", "all"), unit, isTime };
+  const sorted = ordered(rows, dress, isTime);
+  const shown = cutShort(sorted, shape, isTime);
+  const all = (given: Partial<Given>) => markOf({ path: [], cell: answer.total[0], head: first, color: dress.coloring === "one" ? (dress.oneColor as Color) : "c1", label: "all", ...given }, dress);
+  return {
+    rows: shown, series, isTime, unit: first?.unit ?? null,
+    total: all({ measure: 0, ...(answer.before ? { before: answer.before[0] } : {}) }),
+    measures: answer.measures.map((head, i) => all({ cell: answer.total[i], head, measure: i, label: measureName(i) })),
+    then: answer.before ? { ...all({ cell: answer.before[0], measure: 0 }), before: true } : null,
+    cut: sorted.length - shown.length,
+    poor: shape ? poorFor(shapes[shape], shown.length, series.length) : null,
+  };
+}
+
+/** The places of the split's heads in display order. */
+function splitOrder(split: readonly Head[], dress: Dress): number[] {
+  const place = (i: number) => {
+    const at = dress.splitOrder.indexOf(split[i].key);
+    return at < 0 ? dress.splitOrder.length + i : at;
+  };
+  return split.map((_, i) => i).sort((a, b) => place(a) - place(b));
+}
+
+/** The colour of each row: its own, one for all, one for each, or that of the rule it falls under. */
+function rowColors(answer: CountAnswer, dress: Dress, shape: ShapeId | undefined, isTime: boolean): Color[] {
+  const lasts = answer.rows.map((row) => row.path[row.path.length - 1]);
+  const isParts = shape === "pie" || shape === "donut" || shape === "bubbles" || shape === "scatter";
+  const plain = dress.coloring === "one" ? lasts.map(() => dress.oneColor as Color) : isParts || dress.coloring === "each" ? colorsOf(lasts) : lasts.map((head): Color => (isTime ? "c1" : head?.ranked || head?.kind === "none" || head?.kind === "rest" ? colorOf(head) : "c1"));
+  const ranks = shareRanks(answer.rows.map((row) => row.cells[0]?.value ?? null));
+  return plain.map((color, i) => {
+    const own = lasts[i] && ownColor(dress, nameKey(answer.rows[i].path.length - 1, lasts[i].key));
+    const rule = dress.coloring === "rules" ? ruleOf(answer.rows[i].cells[0]?.value ?? null, dress.rules, ranks[i]) : undefined;
+    return own ?? (rule?.color as Color | undefined) ?? color;
+  });
+}
+
+function cutShort(rows: readonly FigureRow[], shape: ShapeId | undefined, isTime: boolean): readonly FigureRow[] {
+  if (isTime || !shape || !CUT_SHAPES.includes(shape) || rows.length <= MOST_ROWS) return rows;
+  const largest = new Set([...rows].sort((a, b) => (b.value ?? -Infinity) - (a.value ?? -Infinity)).slice(0, MOST_ROWS));
+  return rows.filter((row) => largest.has(row));
 }
 
 function writtenAt(words: string, percent: string | null, dress: Dress): string {
   const share = percent === null ? "" : `${percent} %`;
   return { none: "", value: words, percent: share || words, both: share ? `${words} · ${share}` : words }[dress.labels];
-}
-
-/** A measured value for people: thin-space thousands, at most two decimals, its unit; "–" for empty. */
-export function valueWords(value: string | null, unit: string | null): string {
-  if (value === null) return "–";
-  if (/^\d{4}-\d\d-\d\d/.test(value)) return value.slice(0, 10);
-  return numberText(value, new Exact(value).abs().gte(100) ? 1 : 2) + (unit ? ` ${{ minutes: "min", hours: "h", days: "d" }[unit] ?? unit}` : "");
 }
 
 /** Time keeps its order; not set and the rest stay last unless placed by hand. */

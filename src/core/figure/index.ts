@@ -1,2 +1,7 @@
-export { figureOf, colorOf, valueWords, keyOfPath, nameKey, type Figure, type FigureRow, type Mark, type Series, type Color } from "./figure";
+export { figureOf, keyOfPath, nameKey, MOST_ROWS, type Figure, type FigureRow, type Mark, type Series } from "./figure";
+export { historyFigure } from "./historyFigure";
+export { colorOf, colorsOf, fittingColor, ruleOf, shareRanks, SERIES_COLORS, type Color } from "./color";
+export { changeWords, measuredWords, valueWords } from "./words";
 export { figureSays, type Said } from "./says";
+export { historySays } from "./historySays";
+export { pivotOf, type Pivot, type PivotCell, type PivotColumn, type PivotRow, type PivotTable } from "./pivot";

@@ -1,10 +1,7 @@
 import { z } from "zod";
-import type { SubjectId } from "../catalog";
-import { invariant } from "../base";
-import { joined, sql, type Fragment, type Relation } from "../sql";
-import { lastOf } from "../catalog";
-import { OPERATOR_IDS, operators } from "./operators";
-import { ValueSchema, type Value } from "./value";
+import type { Catalog } from "../catalog";
+import { OPERATOR_IDS } from "./operators";
+import { PeriodSchema, ValueSchema, type Value } from "./value";
 
 export interface Test {
   readonly kind: "test";
@@ -12,47 +9,86 @@ export interface Test {
   readonly field: readonly string[];
   readonly operator: (typeof OPERATOR_IDS)[number];
   readonly values: readonly Value[];
+  /** Tested is the value at the end of this day (of a longer period, at its end). */
+  readonly asOf?: z.infer<typeof PeriodSchema>;
 }
+
+/** At least one move of a tracked field to a value, from another if said, in a period if said. */
+export interface Became {
+  readonly kind: "became";
+  readonly field: readonly string[];
+  readonly to: Value;
+  readonly from?: Value;
+  readonly during?: z.infer<typeof PeriodSchema>;
+}
+
+/** A link to another item; `toIt`: the other one has the link to this. */
+export interface LinkTest {
+  readonly kind: "link";
+  readonly link: string;
+  readonly toIt?: true;
+  readonly no?: true;
+}
+
+/** Whatever a saved filter says. */
+export interface InFilter {
+  readonly kind: "filter";
+  readonly filter: number;
+}
+
+export type Leaf = Test | Became | LinkTest | InFilter;
 
 /** A tree of tests; `all` and `any` have at least two parts. */
-export type Condition = Test | { readonly kind: "all" | "any"; readonly of: readonly Condition[] } | { readonly kind: "not"; readonly of: Condition };
+export type Condition = Leaf | { readonly kind: "all"; readonly of: readonly Condition[] } | { readonly kind: "any"; readonly of: readonly Condition[] } | { readonly kind: "not"; readonly of: Condition };
 
-const TestSchema = z.object({ kind: z.literal("test"), field: z.array(z.string()).min(1).max(6), operator: z.enum(OPERATOR_IDS), values: z.array(ValueSchema).max(1000) });
+const FieldIds = z.array(z.string()).min(1).max(6);
+const LEAVES = [
+  z.strictObject({ kind: z.literal("test"), field: FieldIds, operator: z.enum(OPERATOR_IDS), values: z.array(ValueSchema).max(1000), asOf: PeriodSchema.optional() }),
+  z.strictObject({ kind: z.literal("became"), field: FieldIds, to: ValueSchema, from: ValueSchema.optional(), during: PeriodSchema.optional() }),
+  z.strictObject({ kind: z.literal("link"), link: z.string().min(1).max(100), toIt: z.literal(true).optional(), no: z.literal(true).optional() }),
+  z.strictObject({ kind: z.literal("filter"), filter: z.int() }),
+] as const;
 
 export const ConditionSchema: z.ZodType<Condition> = z.lazy(() =>
-  z.union([TestSchema, z.object({ kind: z.enum(["all", "any"]), of: z.array(ConditionSchema).min(2).max(200) }), z.object({ kind: z.literal("not"), of: ConditionSchema })]),
+  z.union([...LEAVES, z.strictObject({ kind: z.enum(["all", "any"]), of: z.array(ConditionSchema).min(2).max(200) }), z.strictObject({ kind: z.literal("not"), of: ConditionSchema })]),
 );
 
-/**
- * The condition as SQL on the rows of a relation. It may come out unknown where a value is empty; WHERE and
- * every negation here take unknown as false, so that a test of an empty value is false and its negation true.
- */
-export function conditionSql(condition: Condition, relation: Relation): Fragment {
-  switch (condition.kind) {
-    case "all":
-    case "any":
-      return sql`(${joined(condition.of.map((part) => conditionSql(part, relation)), condition.kind === "all" ? " AND " : " OR ")})`;
-    case "not":
-      return sql`(${conditionSql(condition.of, relation)}) IS NOT TRUE`;
-    case "test": {
-      const path = relation.view.catalog.findPath(relation.subject as SubjectId, condition.field);
-      invariant(path, "the fields of a checked condition are known");
-      const operator = operators[condition.operator];
-      const test = operator.toSql({ path, field: lastOf(path), relation }, condition.values);
-      return "negative" in operator && operator.negative ? sql`(${test}) IS NOT TRUE` : test;
-    }
-  }
+/** Every leaf of a condition, in the order of the sentence. */
+export function leavesOf(condition: Condition | undefined): readonly Leaf[] {
+  if (!condition) return [];
+  if (condition.kind === "not") return leavesOf(condition.of);
+  return condition.kind === "all" || condition.kind === "any" ? condition.of.flatMap(leavesOf) : [condition];
 }
 
-/** Every test of a condition, in the order of the sentence. */
-export function testsOf(condition: Condition | undefined): readonly Test[] {
-  if (!condition) return [];
-  if (condition.kind === "test") return [condition];
-  return condition.kind === "not" ? testsOf(condition.of) : condition.of.flatMap(testsOf);
-}
+/** Every test of a field's value among them. */
+export const testsOf = (condition: Condition | undefined): readonly Test[] => leavesOf(condition).filter((leaf): leaf is Test => leaf.kind === "test");
+
+/** Every value that a condition names. */
+export const valuesOf = (condition: Condition | undefined): readonly Value[] =>
+  leavesOf(condition).flatMap((leaf): readonly Value[] => (leaf.kind === "test" ? [...leaf.values, ...(leaf.asOf ? [{ kind: "period" as const, period: leaf.asOf }] : [])] : leaf.kind === "became" ? [leaf.to, ...(leaf.from ? [leaf.from] : []), ...(leaf.during ? [{ kind: "period" as const, period: leaf.during }] : [])] : []));
 
 /** The parts that are joined by `and` at the top: what a reader takes for "the conditions". */
 export const topParts = (condition: Condition | undefined): readonly Condition[] => (!condition ? [] : condition.kind === "all" ? condition.of : [condition]);
 
-/** Joins parts by `and`; nothing, for none. */
-export const allOfParts = (parts: readonly Condition[]): Condition | undefined => (parts.length > 1 ? { kind: "all", of: parts } : parts[0]);
+/** Joins parts by `and`, those of an `and` among them singly; nothing, for none. */
+export function allOfParts(parts: readonly Condition[]): Condition | undefined {
+  const flat = parts.flatMap((part) => (part.kind === "all" ? part.of : [part]));
+  return flat.length > 1 ? { kind: "all", of: flat } : flat[0];
+}
+
+/** Joins alternatives by `or`; nothing, for none. */
+export function anyOfParts(parts: readonly Condition[]): Condition | undefined {
+  const flat = parts.flatMap((part) => (part.kind === "any" ? part.of : [part]));
+  return flat.length > 1 ? { kind: "any", of: flat } : flat[0];
+}
+
+/** What a saved filter says; undefined for one that is gone, hidden, or says nothing. */
+export function savedCondition(id: number, catalog: Catalog): Condition | undefined {
+  const where = catalog.findFilter(id)?.where;
+  return where ? (where as Condition) : undefined;
+}
+
+/** Whether a condition comes to a saved filter, by way of others too. */
+export function usesFilter(condition: Condition | undefined, filter: number, catalog: Catalog, depth = 0): boolean {
+  return depth < 20 && leavesOf(condition).some((leaf) => leaf.kind === "filter" && (leaf.filter === filter || usesFilter(savedCondition(leaf.filter, catalog), filter, catalog, depth + 1)));
+}

@@ -1,4 +1,6 @@
 export * from "./value";
 export * from "./condition";
+export { conditionSql, instantBound, instantOfDay } from "./conditionSql";
+export { contradictionIn } from "./contradiction";
 export * from "./operators";
-export { foldedSql, idsOf, datesOf, inside, valueIsAny } from "./match";
+export { foldedSql, idsOf, datesOf, inside, keptNumber, stretchOf, valueIsAny } from "./match";

@@ -1,8 +1,8 @@
 import { folded, invariant } from "../base";
 import { MINUTES_IN, isDate, isNumeric, typeOf, type Field } from "../catalog";
 import { Exact } from "../base";
-import { resolvePeriod, instantText, type PeriodDates } from "../time";
-import { bind, joined, sql, type Fragment, type Viewpoint } from "../sql";
+import { comparedPeriod, instantText, resolvePeriod, workingDayMinutes, type Period, type PeriodDates } from "../time";
+import { bind, joined, sql, type Bound, type Fragment, type Viewpoint } from "../sql";
 import type { Target } from "./operators/defineOperator";
 import type { Value } from "./value";
 
@@ -17,7 +17,8 @@ export function idsOf(values: readonly Value[], view: Viewpoint): number[] {
 }
 
 function idsOfOne(value: Value, view: Viewpoint): readonly number[] {
-  const { viewer, catalog, now } = view;
+  const { viewer, catalog } = view;
+  const now = view.asked ?? view.now;
   switch (value.kind) {
     case "thing":
       return catalog.names.find(value.thing, value.id) ? [value.id] : [];
@@ -34,17 +35,31 @@ function idsOfOne(value: Value, view: Viewpoint): readonly number[] {
 
 const textsOf = (values: readonly Value[]): string[] => values.flatMap((v) => (v.kind === "text" ? [folded(v.text)] : v.kind === "stage" ? (v.stage === "open" ? ["waiting", "under way"] : [v.stage]) : []));
 
-/** A number with its unit as the field keeps it: durations in minutes. */
-export function keptNumber(value: Value, field: Field): string {
+/** A number with its unit as the field keeps it: durations in minutes; a working day is the hours of one. */
+export function keptNumber(value: Value, field: Field, view: Viewpoint): string {
   invariant(value.kind === "number", "a number was checked before");
   if (field.type !== "duration") return value.number;
-  return new Exact(value.number).times(MINUTES_IN[value.unit ?? field.unit ?? "minutes"]).toFixed();
+  const unit = value.unit ?? field.unit ?? "minutes";
+  if (value.working && unit === "days") return new Exact(value.number).times(workingDayMinutes(view.calendar)).toFixed();
+  return new Exact(value.number).times(MINUTES_IN[unit]).toFixed();
 }
 
 /** The dates that a value means now. */
 export function datesOf(value: Value, view: Viewpoint): PeriodDates {
   invariant(value.kind === "period", "a period was checked before");
-  return resolvePeriod(value.period, view.now, view.calendar);
+  return resolvePeriod(value.period, view.asked ?? view.now, view.calendar);
+}
+
+/** The dates in which something lies: those of the period, or those it is compared with. */
+export function stretchOf(period: Period, view: Viewpoint): PeriodDates {
+  const asked = view.asked ?? view.now;
+  return view.compared ? comparedPeriod(period, view.compared, asked, view.calendar) : resolvePeriod(period, asked, view.calendar);
+}
+
+/** A test of a number against kept numbers, in working time where the unit says so. */
+export function compares({ path, field, relation }: Target, values: readonly Value[], test: (value: Fragment, ...kept: Bound[]) => Fragment): Fragment {
+  const working = values.some((value) => value.kind === "number" && value.working);
+  return test(relation.raw(path, working), ...values.map((value) => bind(keptNumber(value, field, relation.view), "numeric")));
 }
 
 /** True where the single value is one of these; unknown of an empty one, unless `not set` is among them. */
@@ -71,7 +86,7 @@ function equalsAny({ path, field, relation }: Target, values: readonly Value[]):
 export function valueIsAny(value: Fragment, field: Field, values: readonly Value[], view: Viewpoint): Fragment {
   const { kept } = typeOf(field);
   if (kept === "thing") return sql`${value} = ANY(${bind(idsOf(values, view), "int[]")})`;
-  if (kept === "number") return sql`${value} = ANY(${bind(values.map((v) => keptNumber(v, field)), "numeric[]")})`;
+  if (kept === "number") return sql`${value} = ANY(${bind(values.map((v) => keptNumber(v, field, view)), "numeric[]")})`;
   if (kept === "flag") return any(values.map((v) => sql`${value} = ${bind(v.kind === "flag" && v.yes, "boolean")}`));
   if (isDate(field)) return any(values.map((v) => inside(value, field, datesOf(v, view))));
   return sql`${foldedSql(value)} = ANY(${bind(textsOf(values), "text[]")})`;
@@ -84,7 +99,7 @@ function isStage(path: Target["path"], relation: Target["relation"], values: rea
   const ids = names.list("status").filter((status) => status.stage && stages.includes(status.stage)).map((status) => status.id);
   const owners = path.slice(0, -1);
   const last = path[path.length - 1];
-  const status = { ...last, id: "status", source: { kind: "column", column: "status_id" } } as Field;
+  const status = { ...last, id: "status", tracked: true, source: { kind: "column", column: "status_id" } } as Field;
   return sql`${relation.raw([...owners, status] as unknown as Target["path"])} = ANY(${bind(ids, "int[]")})`;
 }
 

@@ -18,7 +18,7 @@ const DecimalText = z.string().regex(/^-?\d+(\.\d+)?$/);
 export const ValueSchema = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("thing"), thing: z.enum(THING_TYPES), id: z.int() }),
   z.object({ kind: z.literal("text"), text: z.string() }),
-  z.object({ kind: z.literal("number"), number: DecimalText, unit: UnitSchema.optional() }),
+  z.object({ kind: z.literal("number"), number: DecimalText, unit: UnitSchema.optional(), working: z.literal(true).optional() }),
   z.object({ kind: z.literal("flag"), yes: z.boolean() }),
   z.object({ kind: z.literal("viewer"), word: z.enum(["me", "my team", "my teams", "my projects"]) }),
   z.object({ kind: z.literal("stage"), stage: z.enum(["open", "waiting", "under way", "finished"]) }),

@@ -1,1 +1,3 @@
 export * from "./spans";
+export * from "./burndown";
+export * from "./forecast";

@@ -4,41 +4,43 @@ import type { Stage } from "../catalog";
 
 const STAGES: Record<string, Stage> = { "1": "waiting", "2": "under way", "3": "waiting", "4": "finished", "5": "finished" };
 const stageOf = (status: string | null) => (status === null ? null : (STAGES[status] ?? null));
+/** Every second µs is worked, and status 3 pauses promises. */
+const rules = { stageOf, isPaused: (status: string | null) => status === "3", worked: (instant: number) => Math.floor(instant / 2) };
 const NONE = Object.fromEntries(TRACKED.map((field) => [field, null])) as unknown as TrackedValues;
 const status = (at: number, from: string, to: string): Move => ({ at, field: "status", from, to });
 const life = (now: Partial<TrackedValues>, deletedAt: number | null = null) => ({ createdAt: 100, deletedAt, now: { ...NONE, ...now } });
 
 describe("the states of an item", () => {
   test("an item that never moved has one span, from creation until now", () => {
-    expect(spansOf(life({ status: "1" }), [], stageOf)).toEqual([expect.objectContaining({ from: 100, to: null, isOpen: true, statusSince: 100, startedAt: null, finishedAt: null })]);
+    expect(spansOf(life({ status: "1" }), [], rules)).toEqual([expect.objectContaining({ from: 100, to: null, isOpen: true, statusSince: 100, startedAt: null, finishedAt: null })]);
   });
   test("created in a finished status and not moved since, it was finished when it was created", () => {
-    expect(spansOf(life({ status: "4" }), [], stageOf)[0]).toMatchObject({ finishedAt: 100, isOpen: false });
+    expect(spansOf(life({ status: "4" }), [], rules)[0]).toMatchObject({ finishedAt: 100, isOpen: false });
   });
   test("moves of one instant are one step: what is undone within it never was", () => {
-    const spans = spansOf(life({ status: "2" }), [status(200, "1", "4"), status(200, "4", "2")], stageOf);
+    const spans = spansOf(life({ status: "2" }), [status(200, "1", "4"), status(200, "4", "2")], rules);
     expect(spans.map(({ from, values }) => [from, values.status])).toEqual([[100, "1"], [200, "2"]]);
     expect(spans[1]).toMatchObject({ startedAt: 200, finishedAt: null, reopened: 0 });
   });
   test("a step that changes nothing in the end makes no span", () => {
-    expect(spansOf(life({ status: "1" }), [status(200, "1", "2"), status(200, "2", "1")], stageOf)).toHaveLength(1);
+    expect(spansOf(life({ status: "1" }), [status(200, "1", "2"), status(200, "2", "1")], rules)).toHaveLength(1);
   });
   test("moves at the instant of creation belong to creation", () => {
-    expect(spansOf(life({ status: "2" }), [status(100, "1", "2")], stageOf)).toEqual([expect.objectContaining({ from: 100, startedAt: 100 })]);
+    expect(spansOf(life({ status: "2" }), [status(100, "1", "2")], rules)).toEqual([expect.objectContaining({ from: 100, startedAt: 100 })]);
   });
   test("reopening counts, and finishing again is when it is finished", () => {
-    const spans = spansOf(life({ status: "5" }), [status(200, "1", "4"), status(300, "4", "2"), status(400, "2", "5")], stageOf);
+    const spans = spansOf(life({ status: "5" }), [status(200, "1", "4"), status(300, "4", "2"), status(400, "2", "5")], rules);
     expect(spans[3]).toMatchObject({ reopened: 1, finishedAt: 400, startedAt: 300 });
     expect(spans[2]).toMatchObject({ finishedAt: null, isOpen: true, statusSince: 300 });
   });
   test("from one finished status to another it stays finished since the first", () => {
-    expect(spansOf(life({ status: "5" }), [status(200, "1", "4"), status(300, "4", "5")], stageOf)[2]).toMatchObject({ finishedAt: 200, statusSince: 300 });
+    expect(spansOf(life({ status: "5" }), [status(200, "1", "4"), status(300, "4", "5")], rules)[2]).toMatchObject({ finishedAt: 200, statusSince: 300 });
   });
   test("only from one person to another is it reassigned", () => {
     const moves: Move[] = [{ at: 200, field: "assignee", from: null, to: "7" }, { at: 300, field: "assignee", from: "7", to: "8" }, { at: 400, field: "assignee", from: "8", to: null }];
-    expect(spansOf(life({ status: "1" }), moves, stageOf).map((span) => span.reassigned)).toEqual([0, 0, 1, 1]);
+    expect(spansOf(life({ status: "1" }), moves, rules).map((span) => span.reassigned)).toEqual([0, 0, 1, 1]);
   });
-  test("deletion ends the last span", () => expect(spansOf(life({ status: "1" }, 500), [], stageOf)[0].to).toBe(500));
+  test("deletion ends the last span", () => expect(spansOf(life({ status: "1" }, 500), [], rules)[0].to).toBe(500));
 });
 
 /** Random histories that tell one story: several fields, moves at one instant, loops. */
@@ -62,7 +64,7 @@ describe("replay of moves = spans = item, for random histories", () => {
 
   test("at every instant the span holds what a plain replay of the moves gives", () =>
     check(({ moves, now }) => {
-      const spans = spansOf({ createdAt: 100, deletedAt: null, now }, moves, stageOf);
+      const spans = spansOf({ createdAt: 100, deletedAt: null, now }, moves, rules);
       for (const t of [100, ...moves.map((move) => move.at), ...moves.map((move) => move.at + 1)]) {
         const [span, ...more] = spans.filter(({ from, to }) => from <= t && (to === null || t < to));
         expect(more).toEqual([]);
@@ -71,7 +73,7 @@ describe("replay of moves = spans = item, for random histories", () => {
     }));
   test("spans follow one another without gap or overlap, and neighbours differ", () =>
     check(({ moves, now }) => {
-      const spans = spansOf({ createdAt: 100, deletedAt: null, now }, moves, stageOf);
+      const spans = spansOf({ createdAt: 100, deletedAt: null, now }, moves, rules);
       spans.slice(1).forEach((span, i) => {
         expect(span.from).toBe(spans[i].to);
         expect(span.values).not.toEqual(spans[i].values);
@@ -80,7 +82,7 @@ describe("replay of moves = spans = item, for random histories", () => {
     }));
   test("finished, started and reopened are what the steps of the status say", () =>
     check(({ moves, now }) => {
-      const spans = spansOf({ createdAt: 100, deletedAt: null, now }, moves, stageOf);
+      const spans = spansOf({ createdAt: 100, deletedAt: null, now }, moves, rules);
       const stages = spans.map((span) => stageOf(span.values.status));
       const last = spans[spans.length - 1];
       expect(last.reopened).toBe(stages.filter((stage, i) => i > 0 && stages[i - 1] === "finished" && stage !== "finished").length);

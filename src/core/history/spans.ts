@@ -36,6 +36,18 @@ export interface Derived {
   readonly reassigned: number;
   /** Moves from finished to not finished. */
   readonly reopened: number;
+  /** How long promises had run when this state began: µs outside paused statuses, by the clock and of working time. */
+  readonly ran: Elapsed;
+  /** How long they had run at the first step out of the status it was created in; null before. */
+  readonly responded: Elapsed | null;
+  /** How long they had run when it was finished; null while it is not. */
+  readonly resolved: Elapsed | null;
+}
+
+/** A stretch in µs: by the clock, and of working time. */
+export interface Elapsed {
+  readonly clock: number;
+  readonly working: number;
 }
 
 /** A state that an item was in, from an instant (inside) to another (outside; null: until now). */
@@ -47,6 +59,15 @@ export interface Span extends Derived {
 
 /** The stage of a status by its kept text; null for none. */
 export type StageOf = (status: string | null) => Stage | null;
+
+/** What a workspace's statuses and calendar make of moves. */
+export interface HistoryRules {
+  readonly stageOf: StageOf;
+  /** Time in the status does not run for promises. */
+  readonly isPaused: (status: string | null) => boolean;
+  /** The place of an instant on the axis of working time, in µs. */
+  readonly worked: (instant: Instant) => number;
+}
 
 /** The tracked fields at creation: the `from` of each field's first move, or its present value where it never moved. */
 export function valuesAtCreation(now: TrackedValues, moves: readonly Move[]): TrackedValues {
@@ -60,11 +81,11 @@ export function valuesAtCreation(now: TrackedValues, moves: readonly Move[]): Tr
  * Moves of one instant are one step, of which only the state after all of them counts (calculations, section 6).
  * @param moves all moves of the item by instant, those of one instant in their order
  */
-export function spansOf(life: ItemLife, moves: readonly Move[], stageOf: StageOf): Span[] {
+export function spansOf(life: ItemLife, moves: readonly Move[], rules: HistoryRules): Span[] {
   let values = valuesAtCreation(life.now, moves);
   let at = 0;
   while (at < moves.length && moves[at].at <= life.createdAt) values = { ...values, [moves[at].field]: moves[at++].to };
-  let derived = derivedAtCreation(values, life.createdAt, stageOf);
+  let derived = derivedAtCreation(values, life.createdAt, rules);
   const spans: Span[] = [];
   let from = life.createdAt;
   while (at < moves.length) {
@@ -73,7 +94,7 @@ export function spansOf(life: ItemLife, moves: readonly Move[], stageOf: StageOf
     while (at < moves.length && moves[at].at === instant) next[moves[at].field] = moves[at++].to;
     if (TRACKED.every((field) => next[field] === values[field])) continue;
     spans.push({ from, to: instant, values, ...derived });
-    derived = derivedAfter(derived, values, next, instant, stageOf);
+    derived = derivedAfter({ ...derived, from, values }, next, instant, rules);
     values = next;
     from = instant;
   }
@@ -81,7 +102,9 @@ export function spansOf(life: ItemLife, moves: readonly Move[], stageOf: StageOf
   return spans;
 }
 
-function derivedAtCreation(values: TrackedValues, createdAt: Instant, stageOf: StageOf): Derived {
+const NOTHING: Elapsed = { clock: 0, working: 0 };
+
+function derivedAtCreation(values: TrackedValues, createdAt: Instant, { stageOf }: HistoryRules): Derived {
   const stage = stageOf(values.status);
   return {
     isOpen: stage === "waiting" || stage === "under way",
@@ -90,19 +113,32 @@ function derivedAtCreation(values: TrackedValues, createdAt: Instant, stageOf: S
     finishedAt: stage === "finished" ? createdAt : null,
     reassigned: 0,
     reopened: 0,
+    ran: NOTHING,
+    responded: null,
+    resolved: stage === "finished" ? NOTHING : null,
   };
 }
 
-function derivedAfter(before: Derived, old: TrackedValues, next: TrackedValues, at: Instant, stageOf: StageOf): Derived {
-  const was = stageOf(old.status);
-  const is = stageOf(next.status);
-  const changed = old.assignee !== next.assignee;
+function derivedAfter(before: Derived & Pick<Span, "from" | "values">, next: TrackedValues, at: Instant, rules: HistoryRules): Derived {
+  const old = before.values;
+  const was = rules.stageOf(old.status);
+  const is = rules.stageOf(next.status);
+  const hasMoved = old.status !== next.status;
+  const ran = ranUntil(before, at, rules);
   return {
     isOpen: is === "waiting" || is === "under way",
-    statusSince: old.status === next.status ? before.statusSince : at,
-    startedAt: before.startedAt ?? (is === "under way" && old.status !== next.status ? at : null),
+    statusSince: hasMoved ? at : before.statusSince,
+    startedAt: before.startedAt ?? (is === "under way" && hasMoved ? at : null),
     finishedAt: is !== "finished" ? null : was === "finished" ? before.finishedAt : at,
-    reassigned: before.reassigned + (changed && old.assignee !== null && next.assignee !== null ? 1 : 0),
+    reassigned: before.reassigned + (old.assignee !== next.assignee && old.assignee !== null && next.assignee !== null ? 1 : 0),
     reopened: before.reopened + (was === "finished" && is !== "finished" ? 1 : 0),
+    ran,
+    responded: before.responded ?? (hasMoved ? ran : null),
+    resolved: is !== "finished" ? null : was === "finished" ? before.resolved : ran,
   };
+}
+
+/** How long promises have run at an instant inside a state. */
+function ranUntil({ ran, from, values }: Pick<Span, "ran" | "from" | "values">, at: Instant, { isPaused, worked }: HistoryRules): Elapsed {
+  return isPaused(values.status) ? ran : { clock: ran.clock + at - from, working: ran.working + worked(at) - worked(from) };
 }

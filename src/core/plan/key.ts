@@ -2,13 +2,14 @@ import { bind, joined, sql, type Fragment, type Relation } from "../sql";
 import { invariant } from "../base";
 import { isDate, lastOf, type Field, type FieldPath } from "../catalog";
 import type { Group } from "../definition";
-import { valueIsAny, type Value } from "../filter";
+import { conditionSql, keptNumber, valueIsAny, type Value } from "../filter";
 import { resolvePeriod, startOfUnit, type Grain } from "../time";
 import type { Viewpoint } from "../sql";
 
 /**
  * Groups are told apart by keys: "v" and the value (the identity of a thing, the first day of a stretch of time),
- * "f" and the number of a fold, "r" for the rest of a top N, "n" for not set.
+ * "f" and the number of a fold, "g" and that of a range, "c" and that of a case, "r" for the rest of a top N or of
+ * cases, "n" for not set.
  */
 export type Key = string;
 export const REST: Key = "r";
@@ -19,11 +20,16 @@ export const foldKey = (index: number): Key => `f${index}`;
 /** A group of a report with what the catalog knows of it. */
 export interface Tier {
   readonly group: Group;
-  readonly path: FieldPath;
+  /** null for cases, which have no field. */
+  readonly path: FieldPath | null;
   readonly field: Field;
 }
 
+/** What stands for the field of cases. */
+const CASES: Field = { id: "cases", words: "cases", type: "choice", source: { kind: "column", column: "case" } };
+
 export const tierOf = (group: Group, view: Viewpoint, subject: Relation["subject"]): Tier => {
+  if (group.cases) return { group, path: null, field: CASES };
   const path = view.catalog.findPath(subject, group.field);
   invariant(path, "the fields of a checked report are known");
   return { group, path, field: lastOf(path) };
@@ -31,25 +37,42 @@ export const tierOf = (group: Group, view: Viewpoint, subject: Relation["subject
 
 /** The value that a tier groups by; of a list field, one row for each value. */
 export function tierValue(tier: Tier, relation: Relation): Fragment {
+  const { cases, ranges } = tier.group;
+  if (cases) return sql`CASE ${joined(cases.map((one, index) => sql`WHEN ${conditionSql(one.where, relation)} THEN ${bind(`c${index}`, "text")}`), " ")} END`;
+  invariant(tier.path, "only cases have no field");
+  if (ranges) return sql`${bind("g", "text")} || width_bucket(${relation.value(tier.path)}::numeric, ${bind(ranges.map((number) => keptNumber({ kind: "number", number }, tier.field, relation.view)), "numeric[]")})`;
   const value = tier.field.many ? relation.unnested(tier.path) : relation.value(tier.path);
   return tier.group.grain ? grained(value, tier.field, tier.group.grain, relation.view) : value;
 }
 
 /** The key of a group in SQL, as text. Only groups in `tops`, when given, keep their own. */
 export function tierKey(tier: Tier, value: Fragment, view: Viewpoint, tops?: readonly Key[]): Fragment {
+  if (tier.group.cases || tier.group.ranges) return amongTops(sql`coalesce(${value}, ${bind(tier.group.cases ? REST : NONE, "text")})`, tops);
   const folds = (tier.group.folds ?? []).map((fold, index) => ({ key: foldKey(index), test: isOneOf(tier, value, fold.values, view) }));
   const own = sql`${bind("v", "text")} || ${value}::text`;
   const key = sql`CASE ${joined([...folds.map(({ key, test }) => sql`WHEN ${test} THEN ${bind(key, "text")}`), sql`WHEN ${value} IS NULL THEN ${bind(NONE, "text")}`], " ")} ELSE ${own} END`;
+  return amongTops(key, tops);
+}
+
+function amongTops(key: Fragment, tops: readonly Key[] | undefined): Fragment {
   if (!tops) return key;
   return sql`(SELECT CASE WHEN k = ANY(${bind([...tops, NONE], "text[]")}) THEN k ELSE ${bind(REST, "text")} END FROM (SELECT ${key} AS k) ranked)`;
 }
 
 /** Whether a key in SQL needs more than the value itself. */
-export const isMapped = (tier: Tier, tops?: readonly Key[]): boolean => Boolean(tier.group.folds?.length || tops);
+export const isMapped = (tier: Tier, tops?: readonly Key[]): boolean => Boolean(tier.group.folds?.length || tier.group.cases || tier.group.ranges || tops);
+
+/** A key as the database gave it back. */
+export function readKey(text: string | null, tier: Tier, tops?: readonly Key[]): Key {
+  if (isMapped(tier, tops)) return text!;
+  if (text === null) return NONE;
+  // Booleans come as t and f.
+  return valueKey(tier.field.type === "yesNo" ? (text.startsWith("t") ? "true" : "false") : text);
+}
 
 /** True of rows whose group is hidden. */
 export function isHidden(tier: Tier, value: Fragment, view: Viewpoint): Fragment | undefined {
-  return tier.group.without?.length ? isOneOf(tier, value, tier.group.without, view) : undefined;
+  return tier.group.without?.length && tier.path ? isOneOf(tier, value, tier.group.without, view) : undefined;
 }
 
 function isOneOf(tier: Tier, value: Fragment, values: readonly Value[], view: Viewpoint): Fragment {

@@ -1,11 +1,11 @@
 import { compareTexts } from "../base";
 import type { Field } from "../catalog";
-import type { Measure } from "../definition";
 import { idsOf } from "../filter";
-import { less, measures } from "../measure";
+import { less } from "../measure";
 import type { Viewpoint } from "../sql";
 import type { Aggregate } from "./count";
 import { NONE, REST, type Key, type Tier } from "./key";
+import { slotValue, type Terms } from "./term";
 
 /** Natural order of a tier's keys: by rank, workflow, definition, time, size or locale; the rest and not set come last. */
 export function naturalOrder(tier: Tier, view: Viewpoint): (a: Key, b: Key) => number {
@@ -25,6 +25,7 @@ export function firstOfFold(tier: Tier, index: number, view: Viewpoint): string 
 }
 
 function compareValues(field: Field, tier: Tier, view: Viewpoint): (a: string, b: string) => number {
+  if (tier.group.cases || tier.group.ranges) return (a, b) => Number(a) - Number(b);
   if (tier.group.grain === "weekday" && view.calendar.weekStarts === "Sun") return (a, b) => (Number(a) % 7) - (Number(b) % 7);
   if (tier.group.grain === "hour" || tier.group.grain === "weekday") return (a, b) => Number(a) - Number(b);
   if (tier.group.grain) return (a, b) => (a < b ? -1 : a > b ? 1 : 0);
@@ -39,10 +40,14 @@ function compareValues(field: Field, tier: Tier, view: Viewpoint): (a: string, b
 }
 
 /** Keys for a top N: largest first, ties in natural order, empty measures last; not set takes no part. */
-export function rankKeys(rows: readonly Aggregate[], measure: Measure, tier: Tier, view: Viewpoint): Key[] {
+export function rankKeys(rows: readonly Aggregate[], { terms, slots: [slot] }: Terms, tier: Tier, view: Viewpoint): Key[] {
+  return rankValues(rows.map((row) => ({ key: row.keys[0], value: slotValue(slot, terms, row).value })), tier, view);
+}
+
+export function rankValues(rows: readonly { readonly key: Key; readonly value: string | null }[], tier: Tier, view: Viewpoint): Key[] {
   const natural = naturalOrder(tier, view);
-  const valued = rows.filter((row) => row.keys[0] !== NONE).map((row) => ({ key: row.keys[0], value: measures[measure.measure].finish(row.measures[0].parts) }));
-  return valued
+  return rows
+    .filter(({ key }) => key !== NONE && key !== REST)
     .sort((a, b) => (a.value === null || b.value === null ? Number(a.value === null) - Number(b.value === null) : less(b.value, a.value) ? -1 : less(a.value, b.value) ? 1 : 0) || natural(a.key, b.key))
     .map(({ key }) => key);
 }

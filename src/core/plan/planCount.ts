@@ -1,11 +1,13 @@
-import { bucketsOf, isBucketGrain, resolvePeriod, startOfUnit, type Bucket, type BucketGrain } from "../time";
-import type { Measure, CountReport } from "../definition";
+import { bucketsOf, isBucketGrain, startOfUnit, type Bucket, type BucketGrain } from "../time";
+import type { CountReport, SimpleMeasure } from "../definition";
+import { stretchOf } from "../filter";
 import { measures, type Parts } from "../measure";
 import { dateGroupOf } from "../sentence";
 import type { Statement, Viewpoint } from "../sql";
 import { aggregate, groupingOf, readAggregates, type Aggregate, type Grouping } from "./count";
 import { valueKey, type Key, type Tier } from "./key";
 import { rankKeys } from "./order";
+import { isMergeable, termsOf, type Terms } from "./term";
 
 export type Rows = readonly (readonly (string | null)[])[];
 /** Yields statements to run, takes their rows (all columns as texts), and returns the answer. */
@@ -18,7 +20,7 @@ export interface Level {
 }
 
 /** What the database had to say of a count: all that an answer is made from. */
-export interface CountParts {
+export interface CountParts extends Terms {
   readonly report: CountReport;
   readonly view: Viewpoint;
   readonly tiers: readonly Tier[];
@@ -27,6 +29,8 @@ export interface CountParts {
   readonly hidden: Aggregate | null;
   readonly buckets: ReadonlyMap<Key, Bucket> | null;
   readonly manyValued: boolean;
+  /** The same measured over what it is compared with. */
+  readonly before: Pick<CountParts, "levels" | "buckets"> | null;
 }
 
 /**
@@ -42,7 +46,14 @@ export function* planCount(report: CountReport, view: Viewpoint): Plan<CountPart
   const grouping = yield* rankTops(groupingOf(report, view));
   const levels = yield* measureLevels(grouping);
   const hidden = yield* measureHidden(grouping);
-  return { report, view, tiers: grouping.tiers, tops: grouping.tops, levels, hidden, buckets: trendBuckets(report, view), manyValued: grouping.tiers.some((tier) => tier.field.many) };
+  const before = report.compared ? yield* measureBefore(grouping) : null;
+  return { report, view, tiers: grouping.tiers, tops: grouping.tops, terms: grouping.terms, slots: grouping.slots, levels, hidden, buckets: trendBuckets(report, view), manyValued: grouping.tiers.some((tier) => tier.field.many), before };
+}
+
+/** The same groups in the periods that the report's are compared with. */
+function* measureBefore(grouping: Grouping): Plan<NonNullable<CountParts["before"]>> {
+  const view: Viewpoint = { ...grouping.view, compared: grouping.report.compared! };
+  return { levels: yield* measureLevels({ ...grouping, view }), buckets: trendBuckets(grouping.report, view) };
 }
 
 /** The same grouping with the keys that each top N keeps. */
@@ -53,11 +64,11 @@ export function* rankTops(grouping: Grouping): Plan<Grouping> {
       tops.push(undefined);
       continue;
     }
-    const measure = group.top.by ?? grouping.report.measures[0];
-    const options = { keys: [index], measures: [measure] };
+    const by = termsOf([group.top.by ?? grouping.report.measures[0]], grouping.view.catalog);
+    const options = { keys: [index], terms: by.terms };
     const [rows] = yield [aggregate(grouping, options)];
     const ranked = readAggregates(rows, grouping, options);
-    tops.push(rankKeys(ranked, measure, grouping.tiers[index], grouping.view).slice(0, group.top.count));
+    tops.push(rankKeys(ranked, by, grouping.tiers[index], grouping.view).slice(0, group.top.count));
   }
   return { ...grouping, tops };
 }
@@ -71,22 +82,22 @@ function levelKeys(grouping: Grouping): number[][] {
 }
 
 function* measureLevels(grouping: Grouping): Plan<Level[]> {
-  const { report } = grouping;
+  const { terms } = grouping;
   const wanted = levelKeys(grouping);
-  const mergeable = report.measures.every((m) => measures[m.measure].merge) && !grouping.tiers.some((tier) => tier.field.many);
+  const mergeable = isMergeable(terms) && !grouping.tiers.some((tier) => tier.field.many);
   if (!mergeable) {
-    const rows = yield wanted.map((keys) => aggregate(grouping, { keys, measures: report.measures }));
-    return wanted.map((keys, i) => ({ keys, rows: readAggregates(rows[i], grouping, { keys, measures: report.measures }) }));
+    const rows = yield wanted.map((keys) => aggregate(grouping, { keys, terms }));
+    return wanted.map((keys, i) => ({ keys, rows: readAggregates(rows[i], grouping, { keys, terms }) }));
   }
   const finest = wanted[wanted.length - 1];
-  const options = { keys: finest, measures: report.measures };
+  const options = { keys: finest, terms };
   const [rows] = yield [aggregate(grouping, options)];
   const read = readAggregates(rows, grouping, options);
-  return wanted.map((keys) => ({ keys, rows: keys === finest ? read : mergeRows(read, keys, report.measures) }));
+  return wanted.map((keys) => ({ keys, rows: keys === finest ? read : mergeRows(read, keys, terms) }));
 }
 
 /** Joins rows that agree in the kept keys. The finest keys are 0 … n in order, so a key's number is its place. */
-export function mergeRows(rows: readonly Aggregate[], keys: readonly number[], list: readonly Measure[]): Aggregate[] {
+export function mergeRows(rows: readonly Aggregate[], keys: readonly number[], terms: readonly SimpleMeasure[]): Aggregate[] {
   const groups = new Map<string, Aggregate[]>();
   for (const row of rows) {
     const kept = keys.map((key) => row.keys[key]);
@@ -98,9 +109,10 @@ export function mergeRows(rows: readonly Aggregate[], keys: readonly number[], l
   return [...groups.values()].map((group) => ({
     keys: keys.map((key) => group[0].keys[key]),
     records: group.reduce((sum, row) => sum + row.records, 0),
-    measures: list.map((measure, i) => ({
-      filled: measure.field ? group.reduce((sum, row) => sum + (row.measures[i].filled ?? 0), 0) : null,
-      parts: measures[measure.measure].merge!(group.map((row) => row.measures[i].parts as Parts)),
+    measures: terms.map((term, i) => ({
+      records: group.reduce((sum, row) => sum + row.measures[i].records, 0),
+      filled: term.field ? group.reduce((sum, row) => sum + (row.measures[i].filled ?? 0), 0) : null,
+      parts: measures[term.measure].merge!(group.map((row) => row.measures[i].parts as Parts)),
     })),
   }));
 }
@@ -108,7 +120,7 @@ export function mergeRows(rows: readonly Aggregate[], keys: readonly number[], l
 /** What all records measure, the hidden ones too; null when nothing is hidden. */
 function* measureHidden(grouping: Grouping): Plan<Aggregate | null> {
   if (!grouping.tiers.some(({ group }) => group.without?.length)) return null;
-  const options = { keys: [], measures: grouping.report.measures, hiddenToo: true };
+  const options = { keys: [], terms: grouping.terms, hiddenToo: true };
   const [rows] = yield [aggregate(grouping, options)];
   return readAggregates(rows, grouping, options)[0] ?? null;
 }
@@ -118,8 +130,6 @@ export function trendBuckets(report: CountReport, view: Viewpoint): ReadonlyMap<
   const dated = dateGroupOf(report, view);
   if (!report.period || !dated?.grain || !isBucketGrain(dated.grain)) return null;
   const grain: BucketGrain = dated.grain;
-  const buckets = bucketsOf(resolvePeriod(report.period, view.now, view.calendar), grain, view.now, view.calendar);
+  const buckets = bucketsOf(stretchOf(report.period, view), grain, view.now, view.calendar);
   return new Map(buckets.map((bucket) => [valueKey(startOfUnit(bucket.from, grain, view.calendar)), bucket]));
 }
-
-

@@ -1,15 +1,21 @@
 import { invariant } from "../base";
 import { lastOf, subjects, typeOf, type Field, type FieldPath } from "../catalog";
 import type { CountReport, Report, Sort } from "../definition";
-import { bind, compile, identifier, joined, Relation, sql, type Fragment, type Viewpoint } from "../sql";
-import { countedRows, groupingOf, reportTests } from "./count";
+import { anyOfParts, conditionSql } from "../filter";
+import { bind, compile, identifier, joined, Relation, sql, type Fragment, type Statement, type Viewpoint } from "../sql";
+import { countedRows, groupingOf, reportTests, type Grouping } from "./count";
 import type { Key } from "./key";
+import { isHistory, openedItems } from "./openedItems";
 import { rankTops, type Plan } from "./planCount";
 
 /** The part of a figure that is opened: a key for each of the first tiers, and one for the split; nothing for all of it. */
 export interface Opened {
   readonly path: readonly Key[];
   readonly split?: Key;
+  /** Which measure's figure it is, where it has conditions of its own; of a ratio, what either part counts. */
+  readonly measure?: number;
+  /** The same part in what the report is compared with. */
+  readonly before?: true;
 }
 
 export interface RecordsAsk {
@@ -18,6 +24,8 @@ export interface RecordsAsk {
   readonly sorts: readonly Sort[];
   readonly offset: number;
   readonly limit: number;
+  /** Only these, whatever the report says. */
+  readonly only?: readonly number[];
 }
 
 /** One record: its identity, the key of the item it is of (null where there is none), and its values as kept. */
@@ -35,23 +43,32 @@ export interface RecordsAnswer {
   readonly rows: readonly RecordRow[];
 }
 
+/** Identities of all the records behind a part, in no order. */
+export function* planIdentities(report: Report, opened: Opened | undefined, view: Viewpoint): Plan<readonly number[]> {
+  const grouping = report.kind === "count" ? yield* rankTops(groupingOf(report, view)) : null;
+  const past = isHistory(report) ? yield* openedItems(report, opened?.path ?? [], opened?.split, view) : null;
+  const relation = new Relation(report.subject.id, past?.view ?? view);
+  const from = past ? () => sql`FROM ${relation.from()} WHERE ${relation.id} IN (${past.items}) AND ${relation.guard()}` : recordsFrom(report, opened ? { opened } : {}, relation, grouping);
+  const [rows] = yield [compile(sql`SELECT ${relation.id} ${from()}`)];
+  return rows.map(([id]) => Number(id));
+}
+
 /** The columns shown where a report or a reader chooses none. */
 export const defaultShowing = (report: Report): readonly (readonly string[])[] => subjects[report.subject.id].showing.map((id) => [id]);
 
 /** The records behind a figure or a part of it, or of a list; made from the same rows as the figure. */
-export function* planRecords(report: Report, ask: RecordsAsk, view: Viewpoint): Plan<RecordsAnswer> {
-  const grouping = report.kind === "count" ? yield* rankTops(groupingOf(report, view)) : null;
-  const relation = new Relation(report.subject.id, view);
-  const hides = grouping?.tiers.some(({ group }) => group.without?.length) ?? false;
-  const inPart = grouping && (hides || ask.opened?.path.length || ask.opened?.split !== undefined) ? partTest(grouping, report as CountReport, ask.opened ?? { path: [] }) : null;
-  const tests = inPart ? [sql`${relation.id} IN (${inPart})`] : reportTests(report, relation);
-  const columns = ask.showing.map((ids) => shownValue(pathOf(ids, relation), relation));
-  const keyColumn = report.subject.id === "items" ? identifier("r.key") : relation.value(pathOf(["item"], relation));
-  const order = orderOf(ask.sorts.length ? ask.sorts : defaultSorts(report), relation);
-  const from = sql`FROM ${relation.from()} WHERE ${joined([...tests, relation.guard()], " AND ")}`;
-  const select = joined([sql`${relation.id}`, keyColumn, ...columns], ", ");
-  const page = compile(sql`SELECT ${select} ${from} ORDER BY ${order} LIMIT ${bind(ask.limit, "int")} OFFSET ${bind(ask.offset, "int")}`);
-  const [counted, rows] = yield [compile(sql`SELECT count(*) ${from}`), page];
+export function* planRecords(report: Report, ask: RecordsAsk, asked: Viewpoint): Plan<RecordsAnswer> {
+  if (ask.only) return yield* recordsOf(report, ask, asked, sql`SELECT unnest(${bind(ask.only, "int[]")})`);
+  const past = isHistory(report) ? yield* openedItems(report, ask.opened?.path ?? [], ask.opened?.split, asked) : null;
+  if (past) return yield* recordsOf(report, ask, past.view, past.items);
+  const now = report.kind === "count" ? yield* rankTops(groupingOf(report, asked)) : null;
+  const view: Viewpoint = ask.opened?.before && report.kind === "count" && report.compared ? { ...asked, compared: report.compared } : asked;
+  return yield* recordsOf(report, ask, view, null, now && { ...now, view });
+}
+
+function* recordsOf(report: Report, ask: RecordsAsk, view: Viewpoint, items: Fragment | null, grouping: Grouping | null = null): Plan<RecordsAnswer> {
+  const { statements, relation } = recordsStatements(report, ask, view, items, grouping);
+  const [counted, rows] = yield statements;
   return {
     kind: "records",
     count: Number(counted[0][0]),
@@ -60,10 +77,49 @@ export function* planRecords(report: Report, ask: RecordsAsk, view: Viewpoint): 
   };
 }
 
-function partTest(grouping: ReturnType<typeof groupingOf>, report: CountReport, opened: Opened): Fragment {
+/** How many there are, and a page of them. */
+function recordsStatements(report: Report, ask: RecordsAsk, view: Viewpoint, items: Fragment | null, grouping: Grouping | null): { statements: readonly [Statement, Statement]; relation: Relation } {
+  const relation = new Relation(report.subject.id, view);
+  const from = items ? () => sql`FROM ${relation.from()} WHERE ${relation.id} IN (${items}) AND ${relation.guard()}` : recordsFrom(report, ask, relation, grouping);
+  const columns = ask.showing.map((ids) => shownValue(pathOf(ids, relation), relation));
+  const key = keyColumn(relation);
+  const order = orderOf(ask.sorts.length ? ask.sorts : defaultSorts(report), relation);
+  const where = from();
+  const select = joined([sql`${relation.id}`, key, ...columns], ", ");
+  const page = compile(sql`SELECT ${select} ${where} ORDER BY ${order} LIMIT ${bind(ask.limit, "int")} OFFSET ${bind(ask.offset, "int")}`);
+  return { statements: [compile(sql`SELECT count(*) ${where}`), page], relation };
+}
+
+/** FROM and WHERE of the records that were asked for; call the result when every column has been named. */
+export function recordsFrom(report: Report, ask: Pick<RecordsAsk, "opened">, relation: Relation, grouping: Grouping | null): () => Fragment {
+  const hides = grouping?.tiers.some(({ group }) => group.without?.length) ?? false;
+  const own = grouping ? ownCondition(grouping, ask.opened?.measure) : undefined;
+  const inPart = grouping && (hides || ask.opened?.path.length || ask.opened?.split !== undefined) ? partTest(grouping, report as CountReport, ask.opened ?? { path: [] }) : null;
+  const tests = inPart ? [sql`${relation.id} IN (${inPart})`] : reportTests(report, relation);
+  if (own) tests.push(conditionSql(own, relation));
+  return () => sql`FROM ${relation.from()} WHERE ${joined([...tests, relation.guard()], " AND ")}`;
+}
+
+/** What a measure asks of records beside the report: nothing, where one of its terms counts all. Without a measure: what any of them asks. */
+function ownCondition({ slots, terms }: Grouping, measure: number | undefined) {
+  const asked = measure === undefined ? slots : slots.slice(measure, measure + 1);
+  const wheres = asked.flatMap(({ top, bottom }) => [terms[top].where, ...(bottom === undefined ? [] : [terms[bottom].where])]);
+  return wheres.every((where) => where !== undefined) ? anyOfParts(wheres) : undefined;
+}
+
+/** The item, or else the thing, that a record is of. */
+function keyColumn(relation: Relation): Fragment {
+  const { key } = subjects[relation.subject];
+  const path = pathOf([key], relation);
+  const { thing } = lastOf(path);
+  if (!thing) return relation.value(path);
+  return sql`${relation.value([...path, { id: "name", words: "name", type: "text", source: { kind: "column", column: "name" } }] as unknown as FieldPath)}`;
+}
+
+function partTest(grouping: Grouping, report: CountReport, opened: Opened): Fragment {
   const asked = opened.path.map((key, index) => ({ index, key }));
   if (opened.split !== undefined && report.split) asked.push({ index: report.by.length, key: opened.split });
-  const rows = countedRows(grouping, { keys: asked.map(({ index }) => index), measures: [], texts: true });
+  const rows = countedRows(grouping, { keys: asked.map(({ index }) => index), terms: [], texts: true });
   const tests = asked.map(({ index, key }) => sql`${identifier(`k${index}`)} = ${bind(key, "text")}`);
   return sql`SELECT id FROM (${rows}) part${tests.length ? sql` WHERE ${joined(tests, " AND ")}` : sql``}`;
 }
@@ -74,7 +130,7 @@ const pathOf = (ids: readonly string[], relation: Relation): FieldPath => {
   return path;
 };
 
-const defaultSorts = (report: Report): Sort[] => {
+export const defaultSorts = (report: Report): Sort[] => {
   const { field, descending } = subjects[report.subject.id].sorted;
   return [{ field: [field], ...(descending ? { descending: true as const } : {}) }];
 };
@@ -94,7 +150,7 @@ function readValue(value: string | null, field: Field): string | readonly string
 }
 
 /** Natural order of each field, empties last; the identity decides what is left. */
-function orderOf(sorts: readonly Sort[], relation: Relation): Fragment {
+export function orderOf(sorts: readonly Sort[], relation: Relation): Fragment {
   const terms = sorts.flatMap(({ field, descending }) => {
     const path = pathOf(field, relation);
     return [sql`${sortValue(path, relation)}${descending ? sql` DESC` : sql``} NULLS LAST`];

@@ -1,10 +1,10 @@
-import { bind, compile, joined, Relation, sql, type Viewpoint } from "../sql";
-import type { Report } from "../definition";
-import { conditionSql, testsOf, topParts, type Condition, type Value } from "../filter";
-import { conditionText, valueText, groupText } from "../sentence";
+import { compile, joined, Relation, sql, type Viewpoint } from "../sql";
+import { groupsOf, plainMeasure, type Report } from "../definition";
+import { conditionSql, leavesOf, savedCondition, stretchOf, topParts, usesFilter, valuesOf, type Condition, type Value } from "../filter";
+import { conditionText, groupText, measureText, valueText } from "../sentence";
 import { clockText, dayText, localDay, periodDatesText, resolvePeriod } from "../time";
 import type { Plan } from "./planCount";
-import { reportTests } from "./count";
+import { reportTests, subjectTests } from "./count";
 
 /** A condition of the account: what it says, what it meant, who set it, and how many records are left after it. */
 export interface WorkingsLine {
@@ -35,19 +35,27 @@ export function* planWorkings(report: Report, view: Viewpoint, who: string): Pla
   if (report.kind === "count" && report.period) steps.push({ says: `for ${valueText({ kind: "period", period: report.period }, catalog)}`, meant: periodDatesText(resolvePeriod(report.period, view.now, view.calendar)), from: "the report", ...(report.where ? { where: report.where } : {}), period: true });
   const statements = steps.map((step) => {
     const relation = new Relation(subject, view);
-    const tests = step.period ? reportTests(report, relation) : [...(report.subject.kind === undefined ? [] : [sql`r.kind_id = ${bind(report.subject.kind, "int")}`]), ...(step.where ? [conditionSql(step.where, relation)] : [])];
+    const tests = step.period ? reportTests(report, relation) : [...subjectTests(report, relation), ...(step.where ? [conditionSql(step.where, relation)] : [])];
     return compile(sql`SELECT count(*) FROM ${relation.from()} WHERE ${joined([...tests, relation.guard()], " AND ")}`);
   });
   const counted = yield statements;
   return { lines: steps.map(({ says, meant, from }, i) => ({ says, meant, from, left: Number(counted[i][0][0]) })), notes: notesOf(report, view, who) };
 }
 
-const viewerBound = (condition: Condition): boolean => testsOf(condition).some((test) => test.values.some((value) => value.kind === "viewer"));
+const viewerBound = (condition: Condition): boolean => valuesOf(condition).some((value) => value.kind === "viewer");
 
 /** What the words of a condition stood for: dates, statuses, teams. */
 function meaning(condition: Condition, view: Viewpoint): string {
-  const said = testsOf(condition).flatMap((test) => test.values.flatMap((value) => meaningOf(value, view)));
+  const filters = leavesOf(condition).flatMap((leaf) => (leaf.kind === "filter" ? [filterMeaning(leaf.filter, view)] : []));
+  const said = [...filters, ...valuesOf(condition).flatMap((value) => meaningOf(value, view))];
   return [...new Set(said)].join("; ");
+}
+
+/** A saved filter's conditions, spelled out. */
+function filterMeaning(id: number, { catalog }: Viewpoint): string {
+  const filter = catalog.findFilter(id);
+  const where = filter && savedCondition(id, catalog);
+  return where && !usesFilter(where, id, catalog) ? conditionText(where, catalog, filter.subject.id) : `all ${catalog.subjectWords(filter?.subject ?? { id: "items" })}`;
 }
 
 function meaningOf(value: Value, view: Viewpoint): string[] {
@@ -70,13 +78,25 @@ function meaningOf(value: Value, view: Viewpoint): string[] {
 function notesOf(report: Report, view: Viewpoint, who: string): Workings["notes"] {
   const { catalog, calendar, now } = view;
   const notes: { about: string; says: string }[] = [];
-  const groups = report.kind === "count" ? [...report.by, ...(report.split ? [report.split] : [])] : [];
-  for (const group of groups) {
+  if (report.subject.filter !== undefined) notes.push({ about: "saved filter", says: filterMeaning(report.subject.filter, view) });
+  if (report.kind === "count") for (const measure of report.measures) {
+    const plain = plainMeasure(measure, catalog);
+    if ("named" in measure) notes.push({ about: catalog.findMeasure(measure.named)!.name, says: `${catalog.findMeasure(measure.named)!.means}: ${measureText(plain, catalog, report.subject.id)}` });
+    else if (plain.where || plain.per) notes.push({ about: "measure", says: measureText(plain, catalog, report.subject.id) });
+  }
+  for (const group of groupsOf(report)) {
     const field = catalog.findPath(report.subject.id, group.field);
     if (field?.[field.length - 1].many) notes.push({ about: "in several", says: `one with several ${field[field.length - 1].words} counts in each of them, and once in the total` });
     if (group.folds) notes.push({ about: "folded", says: group.folds.map((fold) => `${fold.values.map((v) => valueText(v, catalog, field)).join(" and ")} as ${fold.name}`).join("; ") });
     if (group.without?.length) notes.push({ about: "without", says: `${group.without.map((v) => valueText(v, catalog, field)).join(", ")} left out of the figure and of the total` });
+    if (group.ranges) notes.push({ about: "ranges", says: "each range begins with its lower border and ends before the next" });
+    if (group.cases) notes.push({ about: "cases", says: `each in the first case that fits: ${group.cases.map((one) => `${one.name} (${conditionText(one.where, catalog, report.subject.id)})`).join("; ")}; all others are the rest` });
     if (group.top) notes.push({ about: "cut short", says: `${groupText({ ...group, folds: undefined, without: undefined }, catalog, report.subject.id)}; all others are the rest` });
+  }
+  if (report.kind === "count" && report.compared) {
+    const then = { ...view, compared: report.compared };
+    const periods = [...valuesOf(report.where), ...(report.period ? [{ kind: "period" as const, period: report.period }] : [])].flatMap((value) => (value.kind === "period" ? [periodDatesText(stretchOf(value.period, then))] : []));
+    notes.push({ about: "compared with", says: `${report.compared}${periods.length ? `: ${[...new Set(periods)].join("; ")}` : ""}` });
   }
   notes.push({ about: "as of", says: `${dayText(localDay(now, calendar.zone))}, ${clockText(now, calendar.zone)}${view.past ? ", as it stood" : ""}` });
   notes.push({ about: "for", says: view.projects === null ? `${who}: nothing is hidden` : `${who}: items of your projects and of none` });

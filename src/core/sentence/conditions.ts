@@ -1,9 +1,9 @@
-import { isDate, lastOf, type AskContext, type SubjectId } from "../catalog";
+import { isDate, lastOf, type AskContext, type FieldPath, type SubjectId } from "../catalog";
 import { OPERATOR_IDS, operators, type Condition, type OperatorId, type Value } from "../filter";
 import { readPeriod } from "../time";
 import type { Cursor } from "./cursor";
 import { parsePath } from "./fields";
-import { closeBracket, parseOperands } from "./values";
+import { closeBracket, parseNamed, parseOperands, parsePeriodHere, parseValue } from "./values";
 
 /** Longest wording first, so that "is not" is not read as "is". */
 const BY_LENGTH = [...OPERATOR_IDS].sort((a, b) => operators[b].words.length - operators[a].words.length);
@@ -20,7 +20,7 @@ export function parseCondition(cursor: Cursor, context: AskContext, subject: Sub
 function parseAll(cursor: Cursor, context: AskContext, subject: SubjectId): Condition {
   const start = cursor.at;
   const parts = [parseNot(cursor, context, subject)];
-  while (cursor.phrase("and", "keyword")) parts.push(parseNot(cursor, context, subject));
+  while (!cursor.isAndBeforeStop && cursor.phrase("and", "keyword")) parts.push(parseNot(cursor, context, subject));
   return parts.length === 1 ? parts[0] : cursor.mark({ kind: "all", of: flat("all", parts) }, start);
 }
 
@@ -41,11 +41,41 @@ function parseNot(cursor: Cursor, context: AskContext, subject: SubjectId): Cond
 
 function parseTest(cursor: Cursor, context: AskContext, subject: SubjectId): Condition {
   const start = cursor.at;
-  const path = parsePath(cursor, context.catalog, subject);
+  const { catalog } = context;
+  if (catalog.filters.length && cursor.phrase("in filter", "keyword")) return cursor.mark({ kind: "filter", filter: parseNamed(cursor, catalog.filters.filter((filter) => filter.subject.id === subject), "saved filter").id }, start);
+  if (subject === "items") {
+    const no = cursor.phrase("no link", "keyword");
+    if (no || cursor.phrase("link", "keyword")) return cursor.mark(parseLink(cursor, context, no), start);
+  }
+  const path = parsePath(cursor, catalog, subject);
   const field = path.map((step) => step.id);
+  if (isMoved(path, subject) && cursor.phrase("became", "operator")) return cursor.mark(parseBecame(cursor, context, path), start);
+  const asOf = isOfItem(path, subject) && cursor.phrase("as of", "operator") ? parsePeriodHere(cursor, context) : undefined;
   const operator = parseOperator(cursor, path[path.length - 1], lastOf(path).words);
   const values: Value[] = parseOperands(cursor, context, path, operators[operator].takes);
-  return cursor.mark({ kind: "test", field, operator, values }, start);
+  return cursor.mark({ kind: "test", field, operator, values, ...(asOf ? { asOf } : {}) }, start);
+}
+
+/** Whether the last field of a path is an item's own. */
+const isItemsOwn = (path: FieldPath, subject: SubjectId): boolean => (path.length === 1 ? subject === "items" : path[path.length - 2].reaches === "item");
+/** Whether moves of it are kept. */
+export const isMoved = (path: FieldPath, subject: SubjectId): boolean => lastOf(path).tracked === true && isItemsOwn(path, subject);
+/** Whether it is reached through an item, which has a past. */
+export const isOfItem = (path: FieldPath, subject: SubjectId): boolean => subject === "items" || path.slice(0, -1).some((step) => step.reaches === "item");
+
+/** "became" value [ "after being" value ] [ "during" period ] */
+function parseBecame(cursor: Cursor, context: AskContext, path: FieldPath): Condition {
+  const to = parseValue(cursor, context, lastOf(path));
+  const from = cursor.phrase("after being", "keyword") ? parseValue(cursor, context, lastOf(path)) : undefined;
+  const during = cursor.phrase("during", "keyword") ? parsePeriodHere(cursor, context) : undefined;
+  return { kind: "became", field: path.map((step) => step.id), to, ...(from ? { from } : {}), ...(during ? { during } : {}) };
+}
+
+/** [ "no" ] "link" name [ "to it" ] */
+function parseLink(cursor: Cursor, context: AskContext, no: boolean): Condition {
+  const link = parseNamed(cursor, context.catalog.links.map((name) => ({ name })), "link").name;
+  const toIt = cursor.phrase("to it", "keyword");
+  return { kind: "link", link, ...(toIt ? { toIt } : {}), ...(no ? { no } : {}) };
 }
 
 function parseOperator(cursor: Cursor, field: ReturnType<typeof lastOf>, called: string): OperatorId {

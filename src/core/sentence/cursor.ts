@@ -30,6 +30,8 @@ export class Cursor {
   private furthest = 0;
   private expected: Expected[] = [];
   private depth = 0;
+  /** The words that end the condition of a measure when they follow `and`: those that begin another measure. */
+  stopsAfterAnd: readonly string[] = [];
   readonly ranges = new WeakMap<object, { from: number; to: number }>();
 
   constructor(
@@ -113,6 +115,11 @@ export class Cursor {
   mark<T extends object>(node: T, start: number): T {
     this.ranges.set(node, this.rangeFrom(start));
     return node;
+  }
+
+  /** Whether `and` stands here before a phrase that ends the condition. */
+  get isAndBeforeStop(): boolean {
+    return this.phraseLength("and") > 0 && this.stopsAfterAnd.some((phrase) => this.phraseLength(phrase, this.at + 1));
   }
 
   /** Guards against brackets nested too deep. */

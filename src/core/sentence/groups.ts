@@ -1,55 +1,63 @@
-import { isDate, kindWords, lastOf, pathIds, type AskContext, type SubjectId } from "../catalog";
-import type { Fold, Group, Measure } from "../definition";
-import { measures, MEASURE_IDS } from "../measure";
-import { UNITS, pathWords } from "../catalog";
+import { isDate, isNumeric, kindWords, lastOf, pathIds, pathWords, type AskContext, type FieldPath, type SubjectId } from "../catalog";
+import type { Case, Fold, Group } from "../definition";
 import { GRAINS, type Grain } from "../time";
+import { parseCondition } from "./conditions";
 import type { Cursor } from "./cursor";
 import { parsePath } from "./fields";
-import { closeBracket, parseCount, parseValue } from "./values";
+import { isMeasureAt, parseSimpleMeasure } from "./measures";
+import { closeBracket, parseBracketed, parseCount, parseNewName, parseNumber, parseValue } from "./values";
 
 const GRAINS_BY_LENGTH = [...GRAINS].sort((a, b) => b.length - a.length);
-const MEASURES_BY_LENGTH = [...MEASURE_IDS].sort((a, b) => measures[b].words.length - measures[a].words.length);
-
-/** simple = "count" | ("sum of" | "average" …) field [ "in" unit ] */
-export function parseMeasure(cursor: Cursor, context: AskContext, subject: SubjectId): Measure {
-  const start = cursor.at;
-  const measure = MEASURES_BY_LENGTH.find((id) => cursor.phrase(measures[id].words, "measure"));
-  if (!measure) return cursor.unexpected();
-  if (!measures[measure].needsField) return cursor.mark({ measure }, start);
-  const at = cursor.at;
-  const path = parsePath(cursor, context.catalog, subject);
-  const field = lastOf(path);
-  if (!measures[measure].fits(field)) {
-    cursor.stop({ code: "sentence.measure", message: `${pathWords(path)} is ${kindWords(field)}; ${measures[measure].words.replace(" of", "")} needs ${measures[measure].needs}` }, at, cursor.at);
-  }
-  if (field.type === "duration" && cursor.phrase("in", "keyword", "in")) {
-    const unit = UNITS.find((known) => cursor.phrase(known, "unit"));
-    if (!unit) return cursor.unexpected();
-    return cursor.mark({ measure, field: pathIds(path), unit }, start);
-  }
-  return cursor.mark({ measure, field: pathIds(path) }, start);
-}
-
-/** group = ( field | grain "of" datefield ) [ folding ] [ top ] [ without ] [ "with empty groups" ] */
+/** group = ( field | grain "of" datefield | field "in ranges" (…) | "cases" (…) ) [ folding ] [ top ] [ without ] [ "with empty groups" ] */
 export function parseGroup(cursor: Cursor, context: AskContext, subject: SubjectId): Group {
   const start = cursor.at;
+  if (cursor.phrase("cases", "keyword", "cases")) return cursor.mark(parseAfter(cursor, context, subject, { field: [], cases: parseCases(cursor, context, subject) }, null), start);
   const grain = parseGrain(cursor);
   const at = cursor.at;
   const path = parsePath(cursor, context.catalog, subject);
   const field = lastOf(path);
   if (grain && !isDate(field)) cursor.stop({ code: "sentence.grain", message: `${pathWords(path)} is ${kindWords(field)}; ${grain} of needs a date` }, at, cursor.at);
   if (!grain && isDate(field)) cursor.stop({ code: "sentence.needsGrain", message: `${pathWords(path)} is a date: say by which stretch`, hint: `such as month of ${pathWords(path)}`, nearest: [`month of ${pathWords(path)}`, `week of ${pathWords(path)}`] }, at, cursor.at);
-  const group: Group = { field: pathIds(path), ...(grain ? { grain } : {}) };
+  const ranges = isNumeric(field) && !field.many && cursor.phrase("in ranges", "clause") ? parseRanges(cursor) : undefined;
+  return cursor.mark(parseAfter(cursor, context, subject, { field: pathIds(path), ...(grain ? { grain } : {}), ...(ranges ? { ranges } : {}) }, path), start);
+}
+
+/** What may follow the field of a group. Ranges and cases have no values to fold. */
+function parseAfter(cursor: Cursor, context: AskContext, subject: SubjectId, group: Group, path: FieldPath | null): Group {
+  const values = path && !group.ranges ? path : null;
   for (let more = true; more; ) {
-    if (!group.folds && cursor.phrase("folding", "clause")) group.folds = parseFolds(cursor, context, path);
+    if (values && !group.folds && cursor.phrase("folding", "clause")) group.folds = parseFolds(cursor, context, values);
     else if (!group.top && cursor.phrase("top", "clause")) group.top = parseTop(cursor, context, subject);
-    else if (!group.without && cursor.phrase("without", "clause")) {
-      group.without = [parseValue(cursor, context, field)];
-      while (cursor.sign(",")) group.without.push(parseValue(cursor, context, field));
+    else if (values && !group.without && cursor.phrase("without", "clause")) {
+      group.without = [parseValue(cursor, context, lastOf(values))];
+      while (cursor.sign(",")) group.without.push(parseValue(cursor, context, lastOf(values)));
     } else if (!group.withEmptyGroups && cursor.phrase("with empty groups", "clause")) group.withEmptyGroups = true;
     else more = false;
   }
-  return cursor.mark(group, start);
+  return group;
+}
+
+function parseRanges(cursor: Cursor): string[] {
+  const open = cursor.at;
+  const borders = parseBracketed(cursor, () => parseNumber(cursor));
+  if (borders.some((border, i) => i > 0 && Number(border) <= Number(borders[i - 1]))) cursor.stop({ code: "sentence.ranges", message: "the borders of ranges rise from one to the next" }, open, cursor.at);
+  return borders;
+}
+
+/** "(" name ":" condition { "," name ":" condition } ")" */
+function parseCases(cursor: Cursor, context: AskContext, subject: SubjectId): Case[] {
+  const names = new Set<string>();
+  return parseBracketed(cursor, () => {
+    const start = cursor.at;
+    const name = parseNewName(cursor, "a name for the case");
+    if (names.has(name)) cursor.stop({ code: "sentence.caseName", message: `two cases are called "${name}"` }, start, start + 1);
+    names.add(name);
+    if (!cursor.sign(":")) {
+      cursor.expect({ kind: "keyword", words: ":", called: ":" });
+      cursor.unexpected();
+    }
+    return cursor.mark({ name, where: parseCondition(cursor, context, subject) }, start);
+  });
 }
 
 function parseGrain(cursor: Cursor): Grain | undefined {
@@ -66,12 +74,12 @@ function parseGrain(cursor: Cursor): Grain | undefined {
 
 function parseTop(cursor: Cursor, context: AskContext, subject: SubjectId): NonNullable<Group["top"]> {
   const count = parseCount(cursor, 1000);
-  if (!cursor.phraseLength("by") || !MEASURE_IDS.some((id) => cursor.phraseLength(measures[id].words, cursor.at + 1))) return { count };
+  if (!cursor.phraseLength("by") || !isMeasureAt(cursor, cursor.at + 1)) return { count };
   cursor.at += 1;
-  return { count, by: parseMeasure(cursor, context, subject) };
+  return { count, by: parseSimpleMeasure(cursor, context, subject, false) };
 }
 
-function parseFolds(cursor: Cursor, context: AskContext, path: ReturnType<typeof parsePath>): Fold[] {
+function parseFolds(cursor: Cursor, context: AskContext, path: FieldPath): Fold[] {
   const open = cursor.at;
   if (!cursor.sign("(")) {
     cursor.expect({ kind: "keyword", words: "(", called: "(" });
@@ -91,12 +99,10 @@ function parseFolds(cursor: Cursor, context: AskContext, path: ReturnType<typeof
       values.push(value);
     } while (cursor.sign(","));
     if (!cursor.phrase("as")) cursor.unexpected();
-    const name = cursor.token;
-    cursor.expect({ kind: "name", words: "", called: "a name for the fold" });
-    if (!name || name.kind === "sign") cursor.unexpected();
-    if (folds.some((fold) => fold.name === name!.text)) cursor.stop({ code: "sentence.foldName", message: `two folds are called "${name!.text}"` });
-    cursor.at += 1;
-    folds.push(cursor.mark({ name: name!.text, values }, start));
+    const at = cursor.at;
+    const name = parseNewName(cursor, "a name for the fold");
+    if (folds.some((fold) => fold.name === name)) cursor.stop({ code: "sentence.foldName", message: `two folds are called "${name}"` }, at, at + 1);
+    folds.push(cursor.mark({ name, values }, start));
   } while (cursor.sign(";"));
   closeBracket(cursor, open);
   return folds;

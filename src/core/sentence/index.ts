@@ -1,5 +1,8 @@
-export { parseSentence, dateGroupOf } from "./parse";
+export { parseConditionText, parseSentence } from "./parse";
+export { conflictsIn, dateGroupOf } from "./together";
+export { isMoved, isOfItem } from "./conditions";
 export { completeSentence, type Completion, type Completions } from "./complete";
-export { printReport, sentencePieces, piecesText, conditionText, testText, measureText, groupText, valueText, UNKNOWN, type Piece, type Part } from "./print";
-export { checkReport } from "./check";
+export { printReport, sentencePieces, piecesText, conditionText, leafText, testText, measureText, simpleText, fieldText, groupText, valueText, UNKNOWN, type Piece, type Part } from "./print";
+export { checkCondition, checkMeasure, checkReport } from "./check";
 export { nameText } from "./words";
+export { dressDifferences, reportDifferences, type Difference } from "./differences";

@@ -1,14 +1,17 @@
-import { fine, refused, type Result, type Problem } from "../base";
-import { isDate, lastOf, SUBJECT_IDS, type AskContext, type Subject, type SubjectId } from "../catalog";
-import { shapeInput, type CountReport, type Group, type ListReport, type Measure, type Report, type Sort } from "../definition";
-import { shapes, SHAPE_IDS, whyNot, type ShapeId } from "../shapes";
-import { hasTooManyBuckets, isBucketGrain, MOST_BUCKETS, parseDay, parseInstant, resolvePeriod } from "../time";
+import { fine, refused, type Result } from "../base";
+import { SUBJECT_IDS, type AskContext, type Subject, type SubjectId } from "../catalog";
+import { isBareCount, WORK_UNITS, type BridgeReport, type BurndownReport, type CountReport, type CrossingsReport, type Group, type LevelReport, type ListReport, type Report, type SimpleMeasure, type Sort, type VelocityReport } from "../definition";
+import type { Condition } from "../filter";
+import { shapes, SHAPE_IDS, type ShapeId } from "../shapes";
+import { BUCKET_GRAINS, COMPARISONS, parseDay, parseInstant, type BucketGrain } from "../time";
 import { parseCondition } from "./conditions";
 import { Cursor, Stop, type Expected } from "./cursor";
 import { parsePath } from "./fields";
-import { parseGroup, parseMeasure } from "./groups";
+import { parseGroup } from "./groups";
 import { lex, LONGEST } from "./lex";
-import { parsePeriodHere } from "./values";
+import { isMeasureAt, parseMeasure, parseSimpleMeasure } from "./measures";
+import { conflictsIn } from "./together";
+import { parseCount, parseNamed, parsePeriodHere, parseThing } from "./values";
 
 /**
  * Reads a sentence into a report.
@@ -16,6 +19,21 @@ import { parsePeriodHere } from "./values";
  */
 export function parseSentence(text: string, context: AskContext): Result<Report> {
   return read(text, context).result;
+}
+
+/** Reads a condition alone: "status is open and not (tags include parked)". */
+export function parseConditionText(text: string, subject: SubjectId, context: AskContext): Result<Condition> {
+  const { tokens, problem } = lex(text);
+  if (problem) return refused(problem);
+  const cursor = new Cursor(text, tokens);
+  try {
+    const condition = parseCondition(cursor, context, subject);
+    if (!cursor.done) cursor.unexpected();
+    return fine(condition);
+  } catch (stop) {
+    if (!(stop instanceof Stop)) throw stop;
+    return refused(stop.problem);
+  }
 }
 
 /** What may stand at the end of an unfinished sentence. */
@@ -37,11 +55,9 @@ function read(text: string, context: AskContext): { result: Result<Report>; curs
 }
 
 function parseReport(cursor: Cursor, context: AskContext): Report {
-  if (cursor.phrase("list", "keyword", "list")) {
-    const subject = parseSubject(cursor, context);
-    const report: ListReport = { kind: "list", subject, showing: [], sorts: [] };
-    parseClauses(cursor, context, report, listClauses);
-    return report;
+  for (const { words, read: begin } of kinds) {
+    const said = words.find((phrase) => cursor.phrase(phrase, "keyword", phrase));
+    if (said) return begin(cursor, context, said);
   }
   const { measures, subject } = parseCounted(cursor, context);
   const report: CountReport = { kind: "count", measures, subject, by: [] };
@@ -49,11 +65,86 @@ function parseReport(cursor: Cursor, context: AskContext): Report {
   return report;
 }
 
+/** How each kind of report but a count begins; the longest wording first. */
+const kinds: readonly { readonly words: readonly string[]; readonly read: (cursor: Cursor, context: AskContext, said: string) => Report }[] = [
+  {
+    words: ["list"],
+    read: (cursor, context) => {
+      const report: ListReport = { kind: "list", subject: parseSubject(cursor, context), showing: [], sorts: [] };
+      return parseClauses(cursor, context, report, listClauses);
+    },
+  },
+  {
+    words: ["level of"],
+    read: (cursor, context) => {
+      const report = { kind: "level" as const, ...parseMeasuredSubject(cursor, context), grain: "month", period: { kind: "rolling", way: "last", count: 12, unit: "month" } } as LevelReport;
+      return parseClauses(cursor, context, report, levelClauses, ["at", "for"]);
+    },
+  },
+  {
+    words: ["arrivals and departures of", "arrivals of", "departures of"],
+    read: (cursor, context, said) => {
+      const which = said.startsWith("arrivals and") ? "both" : said.startsWith("arrivals") ? "arrivals" : "departures";
+      const report = { kind: "crossings" as const, which, ...parseMeasuredSubject(cursor, context), grain: "month", period: { kind: "rolling", way: "last", count: 12, unit: "month" } } as CrossingsReport;
+      return parseClauses(cursor, context, report, crossingsClauses, ["by", "for"]);
+    },
+  },
+  {
+    words: ["bridge of"],
+    read: (cursor, context) => {
+      const report: BridgeReport = { kind: "bridge", ...parseMeasuredSubject(cursor, context), from: "", to: "" };
+      return parseClauses(cursor, context, report, bridgeClauses, ["from"]);
+    },
+  },
+  { words: ["burndown of"], read: parseBurndown },
+  {
+    words: ["velocity of team"],
+    read: (cursor, context) => {
+      const team = cursor.phrase("my team", "value", "my team", "whoever is looking") ? null : parseThing(cursor, context, "team");
+      const report: VelocityReport = { kind: "velocity", subject: { id: "items" }, team: team?.kind === "thing" ? team.id : null };
+      return parseClauses(cursor, context, report, velocityClauses);
+    },
+  },
+];
+
+/** [ measure "of" ] subject, of items. */
+function parseMeasuredSubject(cursor: Cursor, context: AskContext): { measure?: SimpleMeasure; subject: Subject } {
+  const measure = isMeasureAt(cursor) ? parseSimpleMeasure(cursor, context, "items", false) : undefined;
+  if (!measure) cursor.offer({ kind: "measure", words: "sum of", called: "a measure" });
+  if (measure && !cursor.phrase("of", "keyword")) cursor.unexpected();
+  return { ...(measure ? { measure } : {}), subject: parseItems(cursor, context) };
+}
+
+/** Only items have a past. */
+function parseItems(cursor: Cursor, context: AskContext): Subject {
+  const start = cursor.at;
+  const subject = parseSubject(cursor, context);
+  if (subject.id !== "items") cursor.stop({ code: "sentence.noPast", message: `the past of ${context.catalog.subjectWords(subject)} is not kept: only items have levels`, nearest: ["items"] }, start, cursor.at);
+  return subject;
+}
+
+function parseBurndown(cursor: Cursor, context: AskContext): Report {
+  const start = cursor.at;
+  const base = { kind: "burndown" as const, subject: { id: "items" as const } };
+  if (cursor.phrase("sprint", "keyword")) {
+    if (cursor.phrase("current", "value", "current", "begun and not closed")) return parseClauses(cursor, context, { ...base, of: { kind: "current sprint" } } as BurndownReport, workClauses);
+    const sprint = parseThing(cursor, context, "sprint");
+    return parseClauses(cursor, context, { ...base, of: { kind: "sprint", sprint: sprint.kind === "thing" ? sprint.id : 0 } } as BurndownReport, workClauses);
+  }
+  if (cursor.phrase("release", "keyword")) {
+    const release = parseThing(cursor, context, "release");
+    return parseClauses(cursor, context, { ...base, of: { kind: "release", release: release.kind === "thing" ? release.id : 0 } } as BurndownReport, workClauses);
+  }
+  const report: BurndownReport = { ...base, subject: parseItems(cursor, context), of: { kind: "filter", from: "", to: "" } };
+  const read = parseClauses(cursor, context, report, filterBurndownClauses, ["from"]);
+  return cursor.mark(read, start);
+}
+
 /**
  * measures subject: fields of measures belong to the subject that follows them, so each kind of subject is tried;
  * the attempt that gets furthest tells what is wrong.
  */
-function parseCounted(cursor: Cursor, context: AskContext): { measures: Measure[]; subject: Subject } {
+function parseCounted(cursor: Cursor, context: AskContext): { measures: CountReport["measures"]; subject: Subject } {
   const start = cursor.at;
   let best: { at: number; stop: Stop } | undefined;
   for (const id of SUBJECT_IDS) {
@@ -61,7 +152,7 @@ function parseCounted(cursor: Cursor, context: AskContext): { measures: Measure[
     try {
       const counted = parseMeasuresOf(cursor, context, id);
       if (counted.subject.id === id) return counted;
-      if (!counted.measures.some((measure) => measure.field)) return counted;
+      if (counted.measures.every(isBareCount)) return counted;
     } catch (stop) {
       if (!(stop instanceof Stop)) throw stop;
       if (!best || cursor.at > best.at) best = { at: cursor.at, stop };
@@ -71,13 +162,14 @@ function parseCounted(cursor: Cursor, context: AskContext): { measures: Measure[
   return cursor.unexpected();
 }
 
-function parseMeasuresOf(cursor: Cursor, context: AskContext, id: SubjectId): { measures: Measure[]; subject: Subject } {
+function parseMeasuresOf(cursor: Cursor, context: AskContext, id: SubjectId): { measures: CountReport["measures"]; subject: Subject } {
   const measures = [parseMeasure(cursor, context, id)];
   while (cursor.sign(",") || cursor.phrase("and", "keyword")) {
     if (cursor.phrase("of", "keyword")) return { measures, subject: parseSubject(cursor, context) };
+    if (measures.length === 6) cursor.stop({ code: "sentence.measures", message: "a report has at most six measures" });
     measures.push(parseMeasure(cursor, context, id));
   }
-  if (!cursor.phrase("of", "keyword") && measures.some((measure) => measure.field)) cursor.unexpected();
+  if (!cursor.phrase("of", "keyword") && !measures.every(isBareCount)) cursor.unexpected();
   return { measures, subject: parseSubject(cursor, context) };
 }
 
@@ -88,28 +180,37 @@ function parseSubject(cursor: Cursor, context: AskContext): Subject {
     if (quoted) cursor.at += 1;
     if (quoted || cursor.phrase(words, "subject", words)) return subject;
   }
+  if (context.catalog.filters.length && cursor.phrase("filter", "keyword")) {
+    const filter = parseNamed(cursor, context.catalog.filters, "saved filter");
+    return { ...filter.subject, filter: filter.id };
+  }
   return cursor.unexpected();
 }
 
 type Clause<R> = { readonly words: readonly string[]; readonly name: string; readonly offered?: boolean; readonly read: (cursor: Cursor, context: AskContext, report: R) => void };
 
 const wherePart: Clause<Report> = { name: "where", words: ["where"], read: (c, x, r) => void (r.where = parseCondition(c, x, r.subject.id)) };
-const forPart: Clause<CountReport> = { name: "for", words: ["for"], read: (c, x, r) => void (r.period = parsePeriodHere(c, x)) };
-const stoodPart: Clause<Report> = { name: "as it stood on", words: ["as it stood on"], read: (c, _x, r) => void (r.stood = parseStood(c)) };
+const forPart: Clause<CountReport | LevelReport | CrossingsReport> = { name: "for", words: ["for"], read: (c, x, r) => void (r.period = parsePeriodHere(c, x)) };
+const runningPart: Clause<CountReport | CrossingsReport> = { name: "running total", words: ["running total"], read: (_c, _x, r) => void (r.runningTotal = true) };
+const splitPart: Clause<CountReport | LevelReport> = { name: "split by", words: ["split by"], read: (c, x, r) => void (r.split = parseGroup(c, x, r.subject.id)) };
+const stoodPart: Clause<Report> = { name: "as it stood on", words: ["as it stood on"], read: (c, _x, r) => void (r.stood = parseMoment(c)) };
 const shapePart: Clause<Report> = { name: "as", words: ["as"], read: (c, _x, r) => void (r.shape = parseShape(c)) };
+const unitPart: Clause<BurndownReport | VelocityReport> = { name: "in", words: ["in"], read: (c, _x, r) => void (r.unit = WORK_UNITS.find((unit) => c.phrase(unit, "unit")) ?? c.unexpected()) };
 
 const countClauses: readonly Clause<CountReport>[] = [
   wherePart,
   { name: "by", words: ["by", "grouped by"], read: (c, x, r) => void (r.by = parseGroups(c, x, r.subject.id)) },
-  { name: "split by", words: ["split by"], read: (c, x, r) => void (r.split = parseGroup(c, x, r.subject.id)) },
+  splitPart,
   forPart,
-  { name: "running total", words: ["running total"], read: (_c, _x, r) => void (r.runningTotal = true) },
+  { name: "compared with", words: ["compared with"], read: (c, _x, r) => void (r.compared = COMPARISONS.find((how) => c.phrase(how, "keyword")) ?? c.unexpected()) },
+  runningPart,
   stoodPart,
   shapePart,
 ];
 
 const listClauses: readonly Clause<ListReport>[] = [
   wherePart,
+  { name: "grouped by", words: ["grouped by"], read: (c, x, r) => void (r.by = parseGroup(c, x, r.subject.id)) },
   { name: "showing", words: ["showing"], read: (c, x, r) => void (r.showing = parseListed(c, () => parsePath(c, x.catalog, r.subject.id).map((f) => f.id))) },
   { name: "sorted by", words: ["sorted by"], read: (c, x, r) => void (r.sorts = parseListed(c, () => parseSort(c, x, r.subject.id))) },
   { name: "sorted by", words: ["newest first"], offered: false, read: (_c, _x, r) => void (r.sorts = [{ field: ["created"], descending: true }]) },
@@ -118,7 +219,39 @@ const listClauses: readonly Clause<ListReport>[] = [
   shapePart,
 ];
 
-function parseClauses<R extends Report>(cursor: Cursor, context: AskContext, report: R, clauses: readonly Clause<R>[]): void {
+const levelClauses: readonly Clause<LevelReport>[] = [
+  wherePart,
+  { name: "at", words: ["at"], read: (c, _x, r) => { r.grain = parseBucketGrain(c); if (!c.phrase("ends")) c.unexpected(); } },
+  forPart,
+  splitPart,
+  stoodPart,
+  shapePart,
+];
+
+const crossingsClauses: readonly Clause<CrossingsReport>[] = [wherePart, { name: "by", words: ["by"], read: (c, _x, r) => void (r.grain = parseBucketGrain(c)) }, forPart, runningPart, stoodPart, shapePart];
+
+const bridgeClauses: readonly Clause<BridgeReport>[] = [
+  wherePart,
+  { name: "from", words: ["from"], read: (c, _x, r) => { r.from = parseMoment(c); if (!c.phrase("to")) c.unexpected(); r.to = parseMoment(c); } },
+  stoodPart,
+  shapePart,
+];
+
+const workClauses: readonly Clause<BurndownReport>[] = [unitPart, stoodPart, shapePart];
+const filterBurndownClauses: readonly Clause<BurndownReport>[] = [
+  wherePart,
+  { name: "from", words: ["from"], read: (c, _x, r) => { const from = parseDayHere(c); if (!c.phrase("to")) c.unexpected(); r.of = { kind: "filter", from, to: parseDayHere(c) }; } },
+  ...workClauses,
+];
+const velocityClauses: readonly Clause<VelocityReport>[] = [
+  unitPart,
+  { name: "over last", words: ["over last"], read: (c, _x, r) => { r.last = parseCount(c, 100); if (!c.phrase("sprints") && !c.phraseLength("sprint")) c.unexpected(); } },
+  stoodPart,
+  shapePart,
+];
+
+/** Reads the clauses of a kind of report, each once and in any order; those in `needed` must be there. */
+function parseClauses<R extends Report>(cursor: Cursor, context: AskContext, report: R, clauses: readonly Clause<R>[], needed: readonly string[] = []): R {
   const said = new Set<string>();
   const starts = new Map<string, number>();
   while (!cursor.done) {
@@ -135,7 +268,9 @@ function parseClauses<R extends Report>(cursor: Cursor, context: AskContext, rep
     clause!.read(cursor, context, report);
   }
   offerClauses(cursor, clauses, said);
-  checkTogether(cursor, context, report, starts);
+  if (needed.some((name) => !said.has(name))) cursor.unexpected();
+  for (const { clause, problem } of conflictsIn(report, context)) cursor.stop(problem, starts.get(clause) ?? 0, (starts.get(clause) ?? 0) + 1);
+  return report;
 }
 
 function offerClauses<R>(cursor: Cursor, clauses: readonly Clause<R>[], said: ReadonlySet<string>): void {
@@ -162,7 +297,8 @@ function parseSort(cursor: Cursor, context: AskContext, subject: SubjectId): Sor
   return cursor.phrase("descending", "keyword") ? { field, descending: true } : { field };
 }
 
-function parseStood(cursor: Cursor): string {
+/** instant = day [ "T" time ] with offset or Z, or a bare day */
+function parseMoment(cursor: Cursor): string {
   const token = cursor.token;
   cursor.expect({ kind: "period", words: "", called: "a date, such as 2026-10-31" });
   if (!token) return cursor.unexpected();
@@ -170,6 +306,16 @@ function parseStood(cursor: Cursor): string {
   cursor.at += 1;
   return token.text;
 }
+
+function parseDayHere(cursor: Cursor): string {
+  const start = cursor.at;
+  const moment = parseMoment(cursor);
+  if (parseDay(moment) === null) cursor.stop({ code: "sentence.noDay", message: `a burndown runs from a day to a day; "${moment}" is an instant` }, start, start + 1);
+  return moment;
+}
+
+const GRAINS_BY_LENGTH = [...BUCKET_GRAINS].sort((a, b) => b.length - a.length);
+const parseBucketGrain = (cursor: Cursor): BucketGrain => GRAINS_BY_LENGTH.find((grain) => cursor.phrase(grain, "grain", grain)) ?? cursor.unexpected();
 
 function parseShape(cursor: Cursor): ShapeId {
   const known = [...SHAPE_IDS].sort((a, b) => shapes[b].words.length - shapes[a].words.length);
@@ -180,40 +326,4 @@ function parseShape(cursor: Cursor): ShapeId {
     }
   }
   return cursor.unexpected();
-}
-
-/** What clauses ask of one another. */
-function checkTogether(cursor: Cursor, context: AskContext, report: Report, starts: ReadonlyMap<string, number>): void {
-  const stopAt = (clause: string, problem: Problem): never => cursor.stop(problem, starts.get(clause) ?? 0, (starts.get(clause) ?? 0) + 1);
-  if (report.kind === "count" && report.period && !dateGroupOf(report, context)) {
-    stopAt("for", { code: "sentence.whichDate", message: "for limits the date of a date group, and there is none", hint: "say which date: created during last 30 days" });
-  }
-  const many = tooManyBuckets(report, context);
-  if (many) stopAt("for", many);
-  if (report.kind === "count" && report.runningTotal && !(report.period && dateGroupOf(report, context))) {
-    stopAt("running total", { code: "sentence.runningTotal", message: "a running total needs one group of a date and a period", hint: "such as by week of created for last 12 weeks" });
-  }
-  if (report.shape) {
-    const why = whyNot(shapes[report.shape], shapeInput(report));
-    if (why) stopAt("as", { code: "sentence.shape", message: `${shapes[report.shape].words} cannot show this: ${why}` });
-  }
-}
-
-/** A time axis that could not be drawn whole is refused rather than cut short. */
-export function tooManyBuckets(report: Report, context: AskContext): Problem | null {
-  if (report.kind === "list") return null;
-  const grain = report.period && dateGroupOf(report, context)?.grain;
-  if (!report.period || !grain || !isBucketGrain(grain) || !hasTooManyBuckets(resolvePeriod(report.period, context.now, context.calendar), grain)) return null;
-  return { code: "sentence.manyBuckets", message: `this period has more than ${MOST_BUCKETS} stretches of a ${grain}`, hint: "take a coarser stretch, such as month" };
-}
-
-/** The only group of a date with buckets; undefined for none, or more than one. */
-export function dateGroupOf(report: Report, context: Pick<AskContext, "catalog">): Group | undefined {
-  if (report.kind === "list") return undefined;
-  const groups = [...report.by, ...(report.split ? [report.split] : [])];
-  const dated = groups.filter((group) => {
-    const path = context.catalog.findPath(report.subject.id, group.field);
-    return path && isDate(lastOf(path)) && group.grain && isBucketGrain(group.grain);
-  });
-  return dated.length === 1 ? dated[0] : undefined;
 }

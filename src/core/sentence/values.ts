@@ -1,5 +1,5 @@
 import { folded, nearest } from "../base";
-import { UNITS, isDate, lastOf, typeOf, type AskContext, type Field, type FieldPath, type Thing, type ThingType } from "../catalog";
+import { UNITS, isDate, lastOf, typeOf, type AskContext, type Field, type FieldPath, type Thing, type ThingType, type Unit } from "../catalog";
 import type { Takes, Value, ViewerWord } from "../filter";
 import { PERIOD_EXAMPLES, parsePeriod, periodDatesText, readPeriod, resolvePeriod, type Period } from "../time";
 import type { Cursor } from "./cursor";
@@ -91,7 +91,7 @@ function parseChoice(cursor: Cursor, field: Field): Value {
   return unknownName(cursor, `${field.words} has no value`, field.choices!);
 }
 
-function parseThing(cursor: Cursor, context: AskContext, type: ThingType): Value {
+export function parseThing(cursor: Cursor, context: AskContext, type: ThingType): Value {
   const { names } = context.catalog;
   for (const word of VIEWER_WORDS[type] ?? []) if (cursor.phrase(word, "value", word, "whoever is looking")) return { kind: "viewer", word };
   if (type === "status") {
@@ -130,7 +130,37 @@ function thingHere(cursor: Cursor, context: AskContext, type: ThingType): { thin
   return undefined;
 }
 
-function unknownName(cursor: Cursor, says: string, near: readonly string[]): never {
+/** What a list of named things calls the name that stands here, quoted or as many words as make the longest one. */
+export function parseNamed<T extends { readonly name: string }>(cursor: Cursor, list: readonly T[], what: string): T {
+  list.forEach((one) => cursor.offer({ kind: "name", words: nameText(one.name), called: `a ${what}` }));
+  const token = cursor.token;
+  if (token?.kind === "quoted") {
+    const found = list.find((one) => folded(one.name) === folded(token.text));
+    if (found) {
+      cursor.at += 1;
+      return found;
+    }
+  } else {
+    const byLength = [...list].sort((a, b) => b.name.length - a.name.length);
+    const found = byLength.find((one) => cursor.phraseLength(one.name));
+    if (found) {
+      cursor.at += cursor.phraseLength(found.name);
+      return found;
+    }
+  }
+  return unknownName(cursor, `there is no ${what}`, nearest(token?.text ?? "", list.map((one) => one.name)));
+}
+
+/** A name of the builder's own: one word, or a quoted text. */
+export function parseNewName(cursor: Cursor, called: string): string {
+  const token = cursor.token;
+  cursor.expect({ kind: "name", words: "", called });
+  if (!token || token.kind === "sign") return cursor.unexpected();
+  cursor.at += 1;
+  return token.text;
+}
+
+export function unknownName(cursor: Cursor, says: string, near: readonly string[]): never {
   const token = cursor.token;
   if (!token || token.kind === "sign") return cursor.unexpected();
   const offered = near.length ? near : [];
@@ -158,18 +188,27 @@ export function parseCount(cursor: Cursor, most: number): number {
 
 function withUnit(cursor: Cursor, field: Field, number: string): Value {
   if (field.type !== "duration") return { kind: "number", number };
-  for (const unit of UNITS) if (cursor.phrase(unit, "unit")) return { kind: "number", number, unit };
+  const unit = parseUnit(cursor, field);
+  return { kind: "number", number, ...unit };
+}
+
+/** unit = [ "working" ] ("minutes" | "hours" | "days"); nothing where none stands here. */
+export function parseUnit(cursor: Cursor, field: Field): { unit?: Unit; working?: true } {
+  const working = field.timed === true && cursor.phrase("working", "unit");
+  for (const unit of UNITS) if (cursor.phrase(unit, "unit")) return { unit, ...(working ? { working } : {}) };
   const singular = UNITS.find((unit) => cursor.phraseLength(unit.slice(0, -1)));
-  if (!singular) return { kind: "number", number };
-  cursor.at += 1;
-  return { kind: "number", number, unit: singular };
+  if (singular) {
+    cursor.at += 1;
+    return { unit: singular, ...(working ? { working } : {}) };
+  }
+  return working ? cursor.unexpected() : {};
 }
 
 function parseBetween(cursor: Cursor, field: Field): Value[] {
   const low = parseNumber(cursor);
   if (!cursor.phrase("and")) cursor.unexpected();
   const high = withUnit(cursor, field, parseNumber(cursor)) as Value & { kind: "number" };
-  return [{ kind: "number", number: low, ...(high.unit ? { unit: high.unit } : {}) }, high];
+  return [{ kind: "number", number: low, ...(high.unit ? { unit: high.unit } : {}), ...(high.working ? { working: high.working } : {}) }, high];
 }
 
 function parseDays(cursor: Cursor, context: AskContext): Value[] {

@@ -1,15 +1,33 @@
+import { area } from "./area";
 import { bars } from "./bars";
+import { bubbles } from "./bubbles";
+import { calendar } from "./calendar";
 import { columns } from "./columns";
+import { columnsWithLine } from "./columnsWithLine";
 import type { Shape } from "./defineShape";
 import { donut } from "./donut";
+import { fullArea } from "./fullArea";
+import { fullBars } from "./fullBars";
+import { fullColumns } from "./fullColumns";
+import { gauge } from "./gauge";
+import { heatMap } from "./heatMap";
 import { line } from "./line";
 import { list } from "./list";
 import { number } from "./number";
 import { pie } from "./pie";
+import { pies } from "./pies";
+import { pivot } from "./pivot";
+import { planks } from "./planks";
+import { scatter } from "./scatter";
 import { stackedBars } from "./stackedBars";
+import { stackedColumns } from "./stackedColumns";
+import { waterfall } from "./waterfall";
 
 /** Every shape, in the order of menus: the common ones first. */
-export const shapes = { bars, columns, stackedBars, line, donut, pie, number, list } as const satisfies Record<string, Shape>;
+export const shapes = {
+  bars, columns, stackedBars, stackedColumns, line, donut, number, pivot, list, pie, area, gauge, fullBars, fullColumns, fullArea,
+  columnsWithLine, heatMap, pies, scatter, bubbles, calendar, waterfall, planks,
+} as const satisfies Record<string, Shape>;
 export type ShapeId = keyof typeof shapes;
 export const SHAPE_IDS = Object.keys(shapes) as [ShapeId, ...ShapeId[]];
-export { whyNot, type Shape, type ShapeInput } from "./defineShape";
+export { poorFor, whyNot, type Drawable, type Shape, type ShapeInput } from "./defineShape";

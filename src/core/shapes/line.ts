@@ -1,3 +1,3 @@
 import { defineShape } from "./defineShape";
 
-export const line = defineShape({ words: "line", goodFor: "how something went over time", draws: "count", needs: { groups: [1, 1], split: "possible", measures: 3 } });
+export const line = defineShape({ words: "line", goodFor: "how something went over time", draws: ["count", "level", "crossings"], needs: { groups: [1, 1], split: "possible", measures: [1, 3] }, clearUpTo: { parts: 6 } });

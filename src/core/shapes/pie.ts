@@ -1,3 +1,3 @@
 import { defineShape } from "./defineShape";
 
-export const pie = defineShape({ words: "pie", goodFor: "a few parts of one whole", draws: "count", needs: { groups: [1, 1], split: "none", measures: 1, additive: true } });
+export const pie = defineShape({ words: "pie", goodFor: "a few parts of one whole", draws: ["count"], needs: { groups: [1, 1], split: "none", measures: [1, 1], additive: true }, clearUpTo: { groups: 7 } });

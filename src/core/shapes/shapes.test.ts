@@ -1,6 +1,6 @@
 import { SHAPE_IDS, shapes, whyNot, type ShapeInput } from ".";
 
-const count = (more: Partial<ShapeInput> = {}): ShapeInput => ({ kind: "count", groups: 1, split: false, measures: 1, additive: true, ...more });
+const count = (more: Partial<ShapeInput> = {}): ShapeInput => ({ kind: "count", groups: 1, split: false, measures: 1, additive: true, isTime: true, hasDays: true, ...more });
 
 describe("every shape", () => {
   test.each(SHAPE_IDS)("%s says what it is good for, and why it cannot show what it cannot", (id) => {

@@ -19,7 +19,7 @@ export class Bound {
   ) {}
 }
 
-export type SqlType = "int" | "int[]" | "bigint" | "numeric" | "numeric[]" | "text" | "text[]" | "boolean" | "timestamptz" | "date" | "jsonb" | "bigint[]";
+export type SqlType = "int" | "int[]" | "bigint" | "numeric" | "numeric[]" | "text" | "text[]" | "boolean" | "timestamptz" | "timestamptz[]" | "date" | "jsonb" | "bigint[]";
 
 /** Builds a fragment; interpolated fragments are joined in, bound values become parameters. */
 export const sql = (texts: TemplateStringsArray, ...holes: (Fragment | Bound)[]): Fragment => new Fragment(texts, holes);

@@ -1,13 +1,27 @@
 import { invariant } from "../base";
-import { lastOf, STAGES, type Derived, type Field, type FieldPath, type SubjectId, type ThingType } from "../catalog";
-import { instantText, localDay } from "../time";
+import { isTrackedField, lastOf, STAGES, type Field, type FieldPath, type SubjectId, type ThingType } from "../catalog";
+import { instantText, localDay, workClock, workingDayMinutes } from "../time";
 import { allOf, bind, identifier, joined, sql, type Fragment } from "./fragment";
 import type { Viewpoint } from "./viewpoint";
 
 const TABLES: { readonly [T in ThingType | SubjectId]: string } = {
   status: "statuses", kind: "kinds", priority: "priorities", person: "people", team: "teams", service: "services", asset: "assets",
   project: "projects", sprint: "sprints", release: "releases", items: "items", moves: "moves", timeEntries: "time_entries",
+  costEntries: "cost_entries", projects: "projects", assets: "assets", milestones: "milestones", weeklyWords: "weekly_words",
 };
+
+/** What each subject begins with: the column of its project, and the day on which it happened, for those that have one. */
+const PLAIN: { readonly [S in Exclude<SubjectId, "items" | "moves">]: { readonly project?: string; readonly day?: string; readonly ofItem?: true } } = {
+  timeEntries: { project: "project_id", day: "worked_on", ofItem: true },
+  costEntries: { project: "project_id", day: "on" },
+  projects: { project: "id" },
+  assets: {},
+  milestones: { project: "project_id" },
+  weeklyWords: { project: "project_id" },
+};
+
+/** µs of a minute. */
+const MINUTE_US = sql`60000000`;
 
 /** Things that a viewer may not know of; all others are known to everyone in the workspace. */
 const HIDEABLE: readonly ThingType[] = ["project", "sprint", "release"];
@@ -15,6 +29,9 @@ const HIDEABLE: readonly ThingType[] = ["project", "sprint", "release"];
 /**
  * The rows of one subject, seen from a viewpoint: its table, the joins that the asked fields need, and the tests
  * that keep out what the viewer may not see, what is deleted and what had not happened yet.
+ *
+ * Over `spans` there is a row for each state that an item was in: tracked fields are as they were in it, all
+ * others as at the time of asking, and deleted items are there while they existed.
  */
 export class Relation {
   private readonly joins: Fragment[] = [];
@@ -22,14 +39,19 @@ export class Relation {
   private readonly guards: Fragment[] = [];
   /** Aliases of items and of the states that go with them. */
   private readonly states = new Map<string, string>();
+  private hasItem = false;
 
   constructor(
     readonly subject: SubjectId,
     readonly view: Viewpoint,
+    private readonly over: "records" | "spans" = "records",
+    /** States to read instead of those that were, with the columns of state_spans. */
+    private readonly spans: Fragment = sql`state_spans`,
   ) {
-    if (subject === "items") this.beginItems();
+    if (over === "spans") this.beginSpans();
+    else if (subject === "items") this.beginItems();
     else if (subject === "moves") this.beginMoves();
-    else this.beginTimeEntries();
+    else this.beginPlain(PLAIN[subject]);
   }
 
   get now(): Fragment {
@@ -38,11 +60,25 @@ export class Relation {
 
   /** The column that tells one record from another. */
   get id(): Fragment {
-    return identifier("r.id");
+    return this.over === "spans" ? identifier("s.item_id") : identifier("r.id");
+  }
+
+  /** The kind of an item. */
+  get kind(): Fragment {
+    return this.over === "spans" ? identifier("s.kind_id") : identifier("r.kind_id");
   }
 
   from(): Fragment {
-    return joined([sql`${identifier(TABLES[this.subject])} r`, ...this.joins], " ");
+    const table = this.over === "spans" ? sql`${this.spans} s` : sql`${identifier(TABLES[this.subject])} r`;
+    return joined([table, ...this.joins], " ");
+  }
+
+  /** The identity of the item that has the last field of a path; undefined where no item has it. */
+  itemId(path: FieldPath): Fragment | undefined {
+    const alias = this.ownerOf(path);
+    const step = path[path.length - 2];
+    if (!step) return this.subject === "items" ? this.id : undefined;
+    return step.reaches === "item" ? identifier(`${alias}.id`) : undefined;
   }
 
   /** One row for each value of a list field; a row with nothing for an empty list. @returns the value */
@@ -58,10 +94,10 @@ export class Relation {
     return allOf(this.guards);
   }
 
-  /** The value at the end of a path, with what the viewer may not know as not set. */
-  value(path: FieldPath): Fragment {
+  /** The value at the end of a path, with what the viewer may not know as not set. Stretches of time are in minutes, of working time if asked. */
+  value(path: FieldPath, working = false): Fragment {
     const field = lastOf(path);
-    const raw = this.raw(path);
+    const raw = this.raw(path, working);
     const { projects, catalog } = this.view;
     if (projects === null || field.many || !field.thing || !HIDEABLE.includes(field.thing)) return raw;
     const known = catalog.names.list(field.thing).map((thing) => thing.id);
@@ -69,50 +105,67 @@ export class Relation {
   }
 
   /** The same as kept: only for tests against values that the viewer named. */
-  raw(path: FieldPath): Fragment {
-    return this.source(this.ownerOf(path), lastOf(path));
+  raw(path: FieldPath, working = false): Fragment {
+    return this.source(this.ownerOf(path), lastOf(path), working);
   }
 
   /** The jsonb document or array column that has the index for a list or custom field; undefined where there is none. */
   indexed(path: FieldPath): { readonly kind: "custom"; readonly document: Fragment; readonly key: string } | { readonly kind: "list"; readonly array: Fragment } | undefined {
     const { source } = lastOf(path);
     const alias = this.ownerOf(path);
-    if (source.kind === "custom") return { kind: "custom", document: identifier(`${alias}.custom_folded`), key: String(source.id) };
-    if (source.kind === "list") return { kind: "list", array: identifier(`${alias}.${source.folded ?? source.column}`) };
+    if (source.kind === "custom") return { kind: "custom", document: identifier(`${this.ownColumn(alias)}.custom_folded`), key: String(source.id) };
+    if (source.kind === "list") return { kind: "list", array: identifier(`${this.ownColumn(alias)}.${source.folded ?? source.column}`) };
     return undefined;
   }
 
   private beginItems(): void {
-    this.guards.push(this.mayBeSeen("r"), ...this.exists("r"));
+    this.guards.push(this.mayBeSeen("r.project_id"), ...this.exists("r"));
     if (!this.view.past) return;
     this.joinState("r", "JOIN");
+  }
+
+  private beginSpans(): void {
+    invariant(this.subject === "items", "only items have states");
+    this.guards.push(this.mayBeSeen("s.rights_project_id"), sql`s.valid_from <= ${this.now}`);
   }
 
   private beginMoves(): void {
     this.joins.push(sql`JOIN items r_item ON r_item.id = r.item_id`);
     this.aliases.set("item", "r_item");
-    this.guards.push(this.mayBeSeen("r_item"), ...this.exists("r_item"));
+    this.guards.push(this.mayBeSeen("r_item.project_id"), ...this.exists("r_item"));
     if (this.view.past) this.guards.push(sql`r.at <= ${this.now}`);
   }
 
-  private beginTimeEntries(): void {
-    this.joins.push(sql`LEFT JOIN items r_item ON r_item.id = r.item_id`);
-    this.aliases.set("item", "r_item");
-    this.guards.push(sql`(r.item_id IS NULL OR (${allOf([this.mayBeSeen("r_item"), ...this.exists("r_item")])}))`, this.mayBeSeen("r"));
-    if (this.view.past) this.guards.push(sql`r.worked_on <= ${bind(localDay(this.view.now, this.view.calendar.zone), "date")}`);
+  private beginPlain({ project, day, ofItem }: { readonly project?: string; readonly day?: string; readonly ofItem?: true }): void {
+    if (ofItem) {
+      this.joins.push(sql`LEFT JOIN items r_item ON r_item.id = r.item_id`);
+      this.aliases.set("item", "r_item");
+      this.guards.push(sql`(r.item_id IS NULL OR (${allOf([this.mayBeSeen("r_item.project_id"), ...this.exists("r_item")])}))`);
+    }
+    if (project) this.guards.push(this.mayBeSeen(`r.${project}`));
+    if (day && this.view.past) this.guards.push(sql`${identifier(`r.${day}`)} <= ${bind(localDay(this.view.now, this.view.calendar.zone), "date")}`);
   }
 
   /** Row rights: the project that the row is in now. */
-  private mayBeSeen(alias: string): Fragment {
+  mayBeSeen(column: string): Fragment {
     if (this.view.projects === null) return sql`TRUE`;
-    const project = identifier(`${alias}.project_id`);
+    const project = identifier(column);
     return sql`(${project} = ANY(${bind(this.view.projects, "int[]")}) OR ${project} IS NULL)`;
   }
 
-  private exists(alias: string): Fragment[] {
+  /** Tests that an item is there: not deleted, and created already. */
+  exists(alias: string): Fragment[] {
+    if (this.view.deletedToo) return [sql`TRUE`];
     const deleted = identifier(`${alias}.deleted_at`);
     if (!this.view.past) return [sql`${deleted} IS NULL`];
     return [sql`${identifier(`${alias}.created_at`)} <= ${this.now}`, sql`(${deleted} IS NULL OR ${deleted} > ${this.now})`];
+  }
+
+  /** Over spans, the item itself, once one of its own columns is asked for. */
+  private item(): void {
+    if (this.over !== "spans" || this.hasItem) return;
+    this.hasItem = true;
+    this.joins.push(sql`JOIN items r ON r.id = s.item_id`);
   }
 
   private joinState(alias: string, how: "JOIN" | "LEFT JOIN"): string {
@@ -144,31 +197,51 @@ export class Relation {
     const at = identifier(alias);
     if (step.reaches === "item") {
       invariant(step.source.kind === "itemKey", "items are reached by their id");
-      this.joins.push(sql`LEFT JOIN items ${at} ON ${at}.id = ${identifier(`${owner}.${step.source.column}`)} AND ${this.mayBeSeen(alias)}`);
+      this.joins.push(sql`LEFT JOIN items ${at} ON ${at}.id = ${identifier(`${this.ownColumn(owner)}.${step.source.column}`)} AND ${this.mayBeSeen(`${alias}.project_id`)}`);
     } else {
-      this.joins.push(sql`LEFT JOIN ${identifier(TABLES[step.reaches])} ${at} ON ${at}.id = ${this.source(owner, step)}`);
+      this.joins.push(sql`LEFT JOIN ${identifier(TABLES[step.reaches])} ${at} ON ${at}.id = ${this.source(owner, step, false)}`);
     }
     return alias;
   }
 
-  private source(alias: string, field: Field): Fragment {
+  private source(alias: string, field: Field, working: boolean): Fragment {
     const { source } = field;
-    const holder = field.ofState && this.view.past ? this.joinState(alias, alias === "r" ? "JOIN" : "LEFT JOIN") : alias;
     switch (source.kind) {
       case "column":
-        return identifier(`${holder}.${source.column}`);
+        return identifier(`${this.holderOf(alias, field)}.${source.column}`);
       case "list":
-        return identifier(`${alias}.${source.column}`);
+        return identifier(`${this.ownColumn(alias)}.${source.column}`);
       case "custom":
-        return this.custom(alias, field, source.id);
+        return this.custom(this.ownColumn(alias), field, source.id);
       case "itemKey":
         return this.itemKey(alias, field);
       case "derived":
-        return this.derived(holder, alias, source.name);
+        return this.derived(alias, field, source, working);
     }
   }
 
+  /** The alias of an item's own row. */
+  private ownColumn(alias: string): string {
+    if (alias === "r") this.item();
+    return alias;
+  }
+
+  /** The alias that has the state of an item: the span it is read from, the state at the instant of asking, or its own row. */
+  private holderOf(alias: string, field: Field): string {
+    if (this.over === "spans" && alias === "r" && (isTrackedField(field) || field.id === "kind" || field.id === "created")) return "s";
+    if (field.ofState && this.view.past && this.isItem(alias)) {
+      this.ownColumn(alias);
+      return this.joinState(alias, alias === "r" && this.over === "records" ? "JOIN" : "LEFT JOIN");
+    }
+    return this.ownColumn(alias);
+  }
+
+  private isItem(alias: string): boolean {
+    return alias !== "r" || this.subject === "items";
+  }
+
   private itemKey(alias: string, field: Field): Fragment {
+    this.ownColumn(alias);
     const walked = [...this.aliases.entries()].find(([, known]) => known === alias)?.[0];
     const path = walked ? `${walked}/${field.id}` : field.id;
     return identifier(`${this.aliases.get(path) ?? this.join(path, alias, field)}.key`);
@@ -185,10 +258,28 @@ export class Relation {
     return field.type === "thing" ? sql`${text}::int` : text;
   }
 
-  private derived(state: string, alias: string, name: Derived): Fragment {
+  private derived(alias: string, field: Field, source: Field["source"] & { kind: "derived" }, working: boolean): Fragment {
+    switch (source.name) {
+      case "old value":
+        return this.moved(identifier(`${alias}.from_value`), alias);
+      case "new value":
+        return this.moved(identifier(`${alias}.to_value`), alias);
+      case "time in status":
+        return this.timeIn(this.ownColumn(alias), source.status!, working);
+      case "time spent":
+        return sql`(SELECT coalesce(sum(t.minutes), 0) FROM time_entries t WHERE t.item_id = ${identifier(`${this.ownColumn(alias)}.id`)}${this.view.past ? sql` AND t.worked_on <= ${bind(localDay(this.view.now, this.view.calendar.zone), "date")}` : sql``})`;
+      default:
+        return this.ofState(this.holderOf(alias, field), source.name, alias, working);
+    }
+  }
+
+  /** What follows from the state of an item, held by an alias. */
+  private ofState(state: string, name: "stage" | "age" | "age in status" | "lead time" | "cycle time" | "SLA response" | "SLA resolution", alias: string, working: boolean): Fragment {
     const at = (column: string) => identifier(`${state}.${column}`);
-    const created = identifier(`${alias}.created_at`);
-    const minutes = (from: Fragment, to: Fragment) => sql`(extract(epoch FROM ${to} - ${from}) / 60)`;
+    const between = (from: readonly [Fragment, Fragment], to: readonly [Fragment, Fragment]) => (working ? sql`((${to[1]} - ${from[1]})::numeric / ${MINUTE_US})` : sql`(extract(epoch FROM ${to[0]} - ${from[0]}) / 60)`);
+    const created = [identifier(`${state === "s" ? "s" : this.ownColumn(alias)}.created_at`), at("w_created")] as const;
+    const finished = [at("finished_at"), at("w_finished")] as const;
+    const now = [this.now, this.workedNow] as const;
     switch (name) {
       case "stage": {
         const { names } = this.view.catalog;
@@ -196,18 +287,46 @@ export class Relation {
         return sql`CASE ${joined(cases, " ")} END`;
       }
       case "age":
-        return sql`CASE WHEN ${at("is_open")} THEN ${minutes(created, this.now)} END`;
+        return sql`CASE WHEN ${at("is_open")} THEN ${between(created, now)} END`;
       case "age in status":
-        return sql`CASE WHEN ${at("is_open")} THEN ${minutes(at("status_since"), this.now)} END`;
+        return sql`CASE WHEN ${at("is_open")} THEN ${between([at("status_since"), at("w_since")], now)} END`;
       case "lead time":
-        return minutes(created, at("finished_at"));
+        return between(created, finished);
       case "cycle time":
-        return minutes(at("started_at"), at("finished_at"));
-      case "old value":
-        return this.moved(identifier(`${alias}.from_value`), alias);
-      case "new value":
-        return this.moved(identifier(`${alias}.to_value`), alias);
+        return between([at("started_at"), at("w_started")], finished);
+      case "SLA response":
+      case "SLA resolution":
+        return this.promise(state, name === "SLA response" ? "response" : "resolution");
     }
+  }
+
+  private get workedNow(): Fragment {
+    return sql`${bind(workClock(this.view.calendar).at(this.view.now), "bigint")}`;
+  }
+
+  /** Minutes that an item was in a status, until now or its deletion; 0 where it never was. */
+  private timeIn(alias: string, status: number, working: boolean): Fragment {
+    const span = working ? sql`(least(coalesce(x.w_to, ${this.workedNow}), ${this.workedNow}) - x.w_from)::numeric / ${MINUTE_US}` : sql`extract(epoch FROM least(x.valid_to, ${this.now}) - x.valid_from) / 60`;
+    return sql`(SELECT coalesce(sum(${span}), 0) FROM state_spans x WHERE x.item_id = ${identifier(`${alias}.id`)} AND x.status_id = ${bind(status, "int")} AND x.valid_from < ${this.now})`;
+  }
+
+  /** Whether a promise is met, missed or running, by the target of the priority it has (calculations, section 7); nothing without a target. */
+  private promise(state: string, which: "response" | "resolution"): Fragment {
+    const at = (column: string) => identifier(`${state}.${column}`);
+    const { names } = this.view.catalog;
+    const paused = names.list("status").filter((status) => status.paused).map((status) => status.id);
+    const from = at(state.endsWith("_state") ? "valid_from" : "state_from");
+    const runs = (working: boolean) => (working ? sql`(${this.workedNow} - ${at("w_from")})` : sql`(extract(epoch FROM ${this.now} - ${from}) * 1000000)`);
+    const cases = names.list("priority").flatMap(({ id, promise }) => {
+      const target = promise?.[which] ? promiseMicros(promise[which], promise.clock, this.view.calendar) : null;
+      if (target === null || !promise) return [];
+      const working = promise.clock === "working";
+      const taken = at(`${which}_${working ? "work_us" : "us"}`);
+      const ran = sql`(${at(working ? "ran_work_us" : "ran_us")} + CASE WHEN ${at("status_id")} = ANY(${bind(paused, "int[]")}) THEN 0 ELSE ${runs(working)} END)`;
+      const limit = sql`${bind(target, "bigint")}`;
+      return [sql`WHEN ${bind(id, "int")} THEN CASE WHEN ${taken} IS NOT NULL THEN CASE WHEN ${taken} <= ${limit} THEN 'met' ELSE 'missed' END WHEN ${ran} > ${limit} THEN 'missed' ELSE 'running' END`];
+    });
+    return cases.length ? sql`CASE ${at("priority_id")} ${joined(cases, " ")} END` : sql`NULL::text`;
   }
 
   /** A moved value by its name: moves keep the identity of things. */
@@ -220,4 +339,12 @@ export class Relation {
     });
     return sql`CASE ${field} ${joined(cases, " ")} ELSE ${value} END`;
   }
+}
+
+/** µs of a target such as `4h` or `2d`: a working day is the hours of one working day, a day on the clock `always` 24 hours. */
+export function promiseMicros(target: string, clock: "working" | "always", calendar: Viewpoint["calendar"]): number | null {
+  const found = /^(\d+(?:\.\d+)?)\s*(m|min|h|d)$/i.exec(target.trim());
+  if (!found) return null;
+  const minutes = { m: 1, min: 1, h: 60, d: clock === "working" ? workingDayMinutes(calendar) : 1440 }[found[2].toLowerCase() as "m"];
+  return Number(found[1]) * minutes * 60_000_000;
 }

@@ -1,4 +1,5 @@
 import type { AskContext, ViewerWords } from "../catalog";
+import type { Comparison, Instant } from "../time";
 
 /**
  * For whom and from when a plan reads. `projects` are those whose items the viewer may see (null: all of them);
@@ -8,4 +9,10 @@ export interface Viewpoint extends AskContext {
   readonly viewer: ViewerWords;
   readonly projects: readonly number[] | null;
   readonly past: boolean;
+  /** When periods are resolved, where that is not `now`: a test of an earlier state asks for its dates today. */
+  readonly asked?: Instant;
+  /** Deleted items are there, too: records of a past in which they were. */
+  readonly deletedToo?: true;
+  /** The periods that things lie in (`during`, `for`) mean those they are compared with. */
+  readonly compared?: Comparison;
 }

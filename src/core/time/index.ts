@@ -5,3 +5,5 @@ export * from "./workCalendar";
 export * from "./grain";
 export * from "./relativePeriod";
 export * from "./bucket";
+export * from "./workClock";
+export * from "./comparedPeriod";

@@ -1,7 +1,7 @@
 import { defineEntity, p } from "@mikro-orm/core";
 import type { DemoFacts } from "@/contract/room";
 
-export const Workspace = defineEntity({ name: "Workspace", tableName: "workspace", properties: { id: p.integer().primary(), name: p.text(), demo: p.json<DemoFacts>().nullable(), namesVersion: p.bigint("number"), recordsVersion: p.bigint("number"), latestAt: p.datetime().nullable() } });
+export const Workspace = defineEntity({ name: "Workspace", tableName: "workspace", properties: { id: p.integer().primary(), name: p.text(), demo: p.json<DemoFacts>().nullable(), namesVersion: p.bigint("number"), recordsVersion: p.bigint("number"), latestAt: p.datetime().nullable(), historiesVersion: p.integer() } });
 export const Setting = defineEntity({ name: "Setting", tableName: "settings", properties: { setting: p.text().primary(), value: p.text() } });
 export const Holiday = defineEntity({ name: "Holiday", tableName: "holidays", properties: { day: p.date().primary(), name: p.text() } });
 export const Status = defineEntity({ name: "Status", tableName: "statuses", properties: { id: p.integer().primary(), name: p.text(), stage: p.text(), position: p.decimal(), paused: p.boolean(), workflow: p.text() } });

@@ -1,9 +1,12 @@
 import { defineEntity, p } from "@mikro-orm/core";
 
+const micros = () => p.bigint("number").nullable();
+
 const stateProperties = {
   statusId: p.integer().nullable(), priorityId: p.integer().nullable(), assigneeId: p.integer().nullable(), teamId: p.integer().nullable(), projectId: p.integer().nullable(), serviceId: p.integer().nullable(), sprintId: p.integer().nullable(),
   points: p.decimal().nullable(), remainingMinutes: p.decimal().nullable(), dueAt: p.datetime().nullable(),
   isOpen: p.boolean(), statusSince: p.datetime(), startedAt: p.datetime().nullable(), finishedAt: p.datetime().nullable(), reassigned: p.integer(), reopened: p.integer(),
+  wCreated: micros(), wSince: micros(), wStarted: micros(), wFinished: micros(), wFrom: micros(), ranUs: micros(), ranWorkUs: micros(), responseUs: micros(), responseWorkUs: micros(), resolutionUs: micros(), resolutionWorkUs: micros(),
 };
 
 export const Item = defineEntity({
@@ -14,13 +17,14 @@ export const Item = defineEntity({
     estimateMinutes: p.decimal().nullable(), category: p.text().nullable(), createdAt: p.datetime(), deletedAt: p.datetime().nullable(),
     tags: p.array(), tagsFolded: p.array(), followerIds: p.array(Number), custom: p.json<Record<string, unknown>>(), customFolded: p.json<Record<string, unknown>>(),
     ...stateProperties,
+    stateFrom: p.datetime().nullable(),
   },
 });
 export const Move = defineEntity({ name: "Move", tableName: "moves", properties: { id: p.bigint("number").primary(), itemId: p.integer(), at: p.datetime(), place: p.integer(), field: p.text(), fromValue: p.text().nullable(), toValue: p.text().nullable(), byId: p.integer().nullable() } });
 export const StateSpan = defineEntity({
   name: "StateSpan",
   tableName: "state_spans",
-  properties: { itemId: p.integer().primary(), validFrom: p.datetime().primary(), validTo: p.datetime(), kindId: p.integer().nullable(), rightsProjectId: p.integer().nullable(), createdAt: p.datetime(), ...stateProperties },
+  properties: { itemId: p.integer().primary(), validFrom: p.datetime().primary(), validTo: p.datetime(), kindId: p.integer().nullable(), rightsProjectId: p.integer().nullable(), createdAt: p.datetime(), ...stateProperties, wTo: micros() },
 });
 export const Link = defineEntity({ name: "Link", tableName: "links", properties: { id: p.integer().primary(), fromId: p.integer(), link: p.text(), toId: p.integer() } });
 export const Comment = defineEntity({ name: "Comment", tableName: "comments", properties: { id: p.integer().primary(), itemId: p.integer(), at: p.datetime(), byId: p.integer().nullable(), internal: p.boolean(), text: p.text() } });

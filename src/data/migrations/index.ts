@@ -1,4 +1,5 @@
 import { Migration20261125000000_records } from "./Migration20261125000000_records";
+import { Migration20261128000000_questions } from "./Migration20261128000000_questions";
 
 /** Every migration, oldest first. */
-export const migrations = [{ name: "Migration20261125000000_records", class: Migration20261125000000_records }];
+export const migrations = [{ name: "Migration20261125000000_records", class: Migration20261125000000_records }, { name: "Migration20261128000000_questions", class: Migration20261128000000_questions }];

@@ -46,14 +46,16 @@ export async function writeMet(client: PoolClient, met: ReadBundle["met"], stage
 }
 
 /** Writes the files of names, settings and what hangs on projects. */
-export async function writeDictionaries(client: PoolClient, bundle: ReadBundle): Promise<{ counts: { [T in TableId]?: Counts }; stagesChanged: boolean }> {
+export async function writeDictionaries(client: PoolClient, bundle: ReadBundle): Promise<{ counts: { [T in TableId]?: Counts }; rulesChanged: boolean }> {
   const counts: { [T in TableId]?: Counts } = {};
   const rows = (table: TableId): readonly ReadRow[] => bundle.rows[table] ?? [];
   const write = async (table: TableId, into: string, key: readonly string[], row: (values: ReadRow["values"], index: number) => Row) => {
     counts[table] = await upsert(client, into, key, rows(table).map(({ values }, index) => row(values, index)));
   };
-  const stages = async () => (await client.query<{ stages: string }>("SELECT coalesce(string_agg(id || stage, ',' ORDER BY id), '') AS stages FROM statuses")).rows[0].stages;
-  const before = await stages();
+  // What histories are derived with: the stages of statuses, and the working calendar.
+  const stages = async () => (await client.query<{ stages: string }>("SELECT coalesce(string_agg(id || stage || paused, ',' ORDER BY id), '') AS stages FROM statuses")).rows[0].stages;
+  const working = async () => (await client.query<{ working: string }>("SELECT concat((SELECT string_agg(setting || value, ',' ORDER BY setting) FROM settings WHERE setting IN ('time_zone', 'working_days', 'working_hours')), (SELECT string_agg(day::text, ',' ORDER BY day) FROM holidays)) AS working")).rows[0].working;
+  const [before, workedBefore] = [await stages(), await working()];
   const none = await client.query("SELECT 1 FROM items LIMIT 1");
   await write("workspace", "settings", ["setting"], (v) => ({ setting: v.setting, value: v.value ?? "" }));
   await write("holidays", "holidays", ["day"], (v) => ({ day: v.date, name: v.name ?? "" }));
@@ -82,7 +84,7 @@ export async function writeDictionaries(client: PoolClient, bundle: ReadBundle):
   await write("weekly_words", "weekly_words", ["project_id", "person_id", "week"], (v) => ({ project_id: id("project", v.project), person_id: id("person", v.person), week: v.week, health: v.health ?? null, done: v.done ?? null, next: v.next ?? null, worry: v.worry ?? null }));
   const fieldCounts = await upsert(client, "fields", ["name"], bundle.customFields.map((field, position) => ({ name: field.name, type: field.type, many: field.many, choices: JSON.stringify(field.choices), position })).map((row) => ({ ...row, choices: JSON.parse(row.choices) as unknown })));
   counts.fields = rows("fields").length ? { fresh: Math.min(fieldCounts.fresh, rows("fields").length), changed: fieldCounts.changed, same: Math.max(0, rows("fields").length - Math.min(fieldCounts.fresh, rows("fields").length) - fieldCounts.changed) } : { fresh: 0, changed: 0, same: 0 };
-  return { counts, stagesChanged: none.rowCount! > 0 && before !== (await stages()).slice(0, before.length) };
+  return { counts, rulesChanged: none.rowCount! > 0 && (before !== (await stages()).slice(0, before.length) || workedBefore !== (await working())) };
 }
 
 async function writeMembers(client: PoolClient, people: readonly ReadRow[], ids: Identities): Promise<void> {

@@ -1,7 +1,8 @@
 import type { PoolClient } from "pg";
-import { spansOf, type Move, type Span, type StageOf, type TrackedField, type TrackedValues } from "@/core/history";
+import { spansOf, type HistoryRules, type Move, type Span, type TrackedField, type TrackedValues } from "@/core/history";
 import type { Stage } from "@/core/catalog";
-import { instantText, parseInstant, type Instant } from "@/core/time";
+import { instantText, parseInstant, workClock, type Instant } from "@/core/time";
+import { loadCalendar } from "./calendar";
 
 /** A move with who made it; `id` where it is stored already. Values are texts as kept: identities, numbers, instants. */
 export interface KeptMove extends Move {
@@ -31,9 +32,13 @@ const TEXTS: readonly TrackedField[] = ["points", "remaining estimate", "due"];
 
 const instantOrNull = (instant: Instant | null): string | null => (instant === null ? null : instantText(instant));
 
-function stateColumns(span: Span): Record<string, unknown> {
+/** The columns that an item and its spans share; `w_…` are places on the axis of working time. */
+function stateColumns(span: Span, createdAt: Instant, { worked }: HistoryRules): Record<string, unknown> {
+  const workedOrNull = (instant: Instant | null) => (instant === null ? null : worked(instant));
   const state: Record<string, unknown> = {
     is_open: span.isOpen, status_since: instantText(span.statusSince), started_at: instantOrNull(span.startedAt), finished_at: instantOrNull(span.finishedAt), reassigned: span.reassigned, reopened: span.reopened,
+    w_created: worked(createdAt), w_since: worked(span.statusSince), w_started: workedOrNull(span.startedAt), w_finished: workedOrNull(span.finishedAt), w_from: worked(span.from),
+    ran_us: span.ran.clock, ran_work_us: span.ran.working, response_us: span.responded?.clock ?? null, response_work_us: span.responded?.working ?? null, resolution_us: span.resolved?.clock ?? null, resolution_work_us: span.resolved?.working ?? null,
   };
   for (const [field, column] of Object.entries(STATE_COLUMNS) as [TrackedField, string][]) {
     const value = span.values[field];
@@ -49,29 +54,33 @@ export function trackedOf(row: Readonly<Record<string, unknown>>): TrackedValues
   return { ...values, due: due === null ? null : instantText(parseInstant(due.replace(" ", "T").replace(/([+-]\d\d)$/, "$1:00"))!) } as unknown as TrackedValues;
 }
 
-export async function loadStages(client: PoolClient): Promise<StageOf> {
-  const { rows } = await client.query<{ id: number; stage: Stage }>("SELECT id, stage FROM statuses");
+/** What the statuses and the calendar of the workspace make of moves. */
+export async function loadHistoryRules(client: PoolClient): Promise<HistoryRules> {
+  const { rows } = await client.query<{ id: number; stage: Stage; paused: boolean }>("SELECT id, stage, paused FROM statuses");
   const stages = new Map(rows.map((row) => [String(row.id), row.stage]));
-  return (status) => (status === null ? null : (stages.get(status) ?? null));
+  const paused = new Set(rows.filter((row) => row.paused).map((row) => String(row.id)));
+  const clock = workClock((await loadCalendar(client)).calendar);
+  return { stageOf: (status) => (status === null ? null : (stages.get(status) ?? null)), isPaused: (status) => status !== null && paused.has(status), worked: (instant) => clock.at(instant) };
 }
 
 /**
  * Writes items, their moves and the spans that follow from them, in step: the only way into these tables.
  * Call it inside a transaction, with every move of each item; moves without an id are new.
  */
-export async function writeHistories(client: PoolClient, records: readonly ItemRecord[], stageOf: StageOf): Promise<void> {
+export async function writeHistories(client: PoolClient, records: readonly ItemRecord[], rules: HistoryRules): Promise<void> {
   if (records.length === 0) return;
   const items: unknown[] = [];
   const moves: unknown[] = [];
   const spans: unknown[] = [];
   const present: { person_id: number; project_id: number }[] = [];
   for (const record of records) {
-    const history = spansOf(record, record.moves, stageOf);
-    const current = stateColumns(history[history.length - 1]);
-    const project = (current.project_id as number | null) ?? null;
+    const history = spansOf(record, record.moves, rules);
+    const last = history[history.length - 1];
+    const current = { ...stateColumns(last, record.createdAt, rules), state_from: instantText(last.from) };
+    const project = last.values.project === null ? null : Number(last.values.project);
     items.push({ id: record.id, ...record.columns, kind_id: record.kindId, created_at: instantText(record.createdAt), deleted_at: instantOrNull(record.deletedAt), ...current });
     // What changes at the instant of deletion never shows: such a span would have no length.
-    for (const span of history.filter(({ from, to }) => from !== to)) spans.push({ item_id: record.id, kind_id: record.kindId, rights_project_id: project, created_at: instantText(record.createdAt), valid_from: instantText(span.from), valid_to: instantOrNull(span.to) ?? "infinity", ...stateColumns(span) });
+    for (const span of history.filter(({ from, to }) => from !== to)) spans.push({ item_id: record.id, kind_id: record.kindId, rights_project_id: project, created_at: instantText(record.createdAt), valid_from: instantText(span.from), valid_to: instantOrNull(span.to) ?? "infinity", w_to: span.to === null ? null : rules.worked(span.to), ...stateColumns(span, record.createdAt, rules) });
     moves.push(...newMoves(record));
     for (const person of peopleOf(record)) present.push({ person_id: person, project_id: project ?? 0 });
   }
@@ -161,13 +170,13 @@ function recordOf(row: Record<string, unknown>, moves: readonly KeptMove[]): Ite
   };
 }
 
-/** Derives every span anew, for when the stage of a status changes. */
+/** Derives every span anew, for when the stage of a status or the working calendar changes. */
 export async function rebuildHistories(client: PoolClient, chunk = 2000): Promise<void> {
-  const stageOf = await loadStages(client);
+  const rules = await loadHistoryRules(client);
   for (let after = 0; ; ) {
     const { rows } = await client.query<{ id: number }>("SELECT id FROM items WHERE id > $1 ORDER BY id LIMIT $2", [after, chunk]);
     if (rows.length === 0) return;
-    await writeHistories(client, await loadRecords(client, rows.map((row) => row.id)), stageOf);
+    await writeHistories(client, await loadRecords(client, rows.map((row) => row.id)), rules);
     after = rows[rows.length - 1].id;
   }
 }
@@ -175,4 +184,16 @@ export async function rebuildHistories(client: PoolClient, chunk = 2000): Promis
 /** Marks that records changed, up to an instant. */
 export async function touchRecords(client: PoolClient, upTo: Instant): Promise<void> {
   await client.query("UPDATE workspace SET records_version = records_version + 1, latest_at = greatest(latest_at, $1::timestamptz)", [instantText(upTo)]);
+}
+
+/** Grows when states are derived in a new way: those of an older one are derived anew. */
+const HISTORIES_VERSION = 1;
+
+/** Derives the histories of a database that an older version of the application wrote. @returns whether there was anything to do */
+export async function refreshHistories(client: PoolClient): Promise<boolean> {
+  const { rowCount } = await client.query("SELECT 1 FROM workspace WHERE histories_version < $1", [HISTORIES_VERSION]);
+  if (!rowCount) return false;
+  await rebuildHistories(client);
+  await client.query("UPDATE workspace SET histories_version = $1", [HISTORIES_VERSION]);
+  return true;
 }

@@ -1,17 +1,16 @@
-import { percentagesOf, type AnswerRow, type Cell, type CountAnswer, type Head } from "@/core/answer";
-import { decimalText } from "@/core/base";
-import { lastOf, type ThingType } from "@/core/catalog";
-import type { CountReport, Report } from "@/core/definition";
-import { defaultShowing, foldKey, NONE, REST, type Key, type RecordRow, type RecordsAnswer } from "@/core/plan";
-import { parseSentence, printReport } from "@/core/sentence";
+import type { CountAnswer, Head } from "@/core/answer";
+import { ReportSchema, type CountReport, type Report } from "@/core/definition";
+import { defaultShowing, foldKey, isHistory, NONE, REST, type Key } from "@/core/plan";
+import { checkReport, parseSentence, printReport } from "@/core/sentence";
 import { instantText, parseInstant } from "@/core/time";
 import { type GroupValue, type ProblemDetails, AnswerRequest, RecordsRequest } from "@/contract/api";
 import type { EntityManager } from "@/data";
 import type { Clock } from "../clock";
-import { answerCount, answerRecords, answerWorkings } from "../reports/answerReport";
+import { answerCount, answerHistory, answerRecords, answerWorkings } from "../reports/answerReport";
 import { deskOf, type Desk } from "../viewer/viewpoint";
 import { viewerOfToken } from "../accounts/tokens";
-import { badRequest, badSentence, noToken, notAllowed } from "./problems";
+import { countBody, historyBody, listBody } from "./bodies";
+import { badDefinition, badRequest, badSentence, noToken, notAllowed } from "./problems";
 
 export type Reply = { readonly status: 200; readonly body: object } | { readonly status: number; readonly problem: ProblemDetails };
 const refuse = (problem: ProblemDetails): Reply => ({ status: problem.status, problem });
@@ -22,15 +21,24 @@ interface Asked {
 }
 
 /** Who asks, from when, and what: the same checks at each door for programs. */
-async function readAsked(em: EntityManager, clock: Clock, token: string | null, asked: { sentence: string; now?: string }): Promise<Asked | Reply> {
+async function readAsked(em: EntityManager, clock: Clock, token: string | null, asked: { sentence?: string; definition?: unknown; now?: string }): Promise<Asked | Reply> {
   const viewer = token === null ? null : await viewerOfToken(em, token);
   if (!viewer) return refuse(noToken());
   const asOf = asked.now === undefined ? undefined : parseInstant(asked.now);
   if (asOf === null) return refuse(badRequest("now must be an ISO 8601 instant with Z or an offset"));
   if (asOf !== undefined && viewer.role !== "administrator") return refuse(notAllowed("only administrators may ask as of another instant"));
   const desk = await deskOf(em, viewer, clock, asOf);
+  if (asked.sentence === undefined) return readDefinition(asked.definition, desk);
   const parsed = parseSentence(asked.sentence, desk.view);
   return parsed.ok ? { report: parsed.value, desk } : refuse(badSentence(parsed.problems[0]));
+}
+
+/** A definition in place of a sentence: the same report, as files and the rooms keep it. */
+function readDefinition(definition: unknown, desk: Desk): Asked | Reply {
+  const read = ReportSchema.safeParse(definition);
+  if (!read.success) return refuse(badRequest(`definition: ${firstIssue(read.error)}`));
+  const problems = checkReport(read.data, desk.view);
+  return problems.length ? refuse(badDefinition(problems[0])) : { report: read.data, desk };
 }
 
 /** POST /api/v1/answer */
@@ -46,6 +54,7 @@ export async function apiAnswer(em: EntityManager, clock: Clock, token: string |
     const records = await answerRecords(em, report, { showing: report.showing.length ? report.showing : defaultShowing(report), sorts: report.sorts, offset: 0, limit: 10_000 }, desk.view);
     return { status: 200, body: { ...listBody(records, report, desk), ...shared } };
   }
+  if (isHistory(report)) return { status: 200, body: { ...historyBody(await answerHistory(em, report, desk.view), desk), ...shared } };
   const answer = await answerCount(em, report, desk.view);
   return { status: 200, body: { ...countBody(answer, report, request.data.percent), ...shared } };
 }
@@ -57,15 +66,19 @@ export async function apiRecords(em: EntityManager, clock: Clock, token: string 
   const asked = await readAsked(em, clock, token, request.data);
   if ("status" in asked) return asked;
   const { report, desk } = asked;
-  const { group = [], split, offset, limit } = request.data;
+  const { group = [], split, offset, limit, measure } = request.data;
   const showing = report.kind === "list" && report.showing.length ? report.showing : defaultShowing(report);
   const sorts = report.kind === "list" ? report.sorts : [];
+  if (isHistory(report)) {
+    const opened = { path: group.map(String), ...(split === undefined ? {} : { split: String(split) }) };
+    return { status: 200, body: listBody(await answerRecords(em, report, { opened, showing, sorts, offset, limit }, desk.view), report, desk) };
+  }
   if (report.kind === "list" || (group.length === 0 && split === undefined)) {
-    return { status: 200, body: listBody(await answerRecords(em, report, { showing, sorts, offset, limit }, desk.view), report, desk) };
+    return { status: 200, body: listBody(await answerRecords(em, report, { ...(measure === undefined ? {} : { opened: { path: [], measure } }), showing, sorts, offset, limit }, desk.view), report, desk) };
   }
   const opened = openedPart(await answerCount(em, report, desk.view), report, group, split);
   if (!opened) return refuse(badRequest("no row of the answer has these group values"));
-  return { status: 200, body: listBody(await answerRecords(em, report, { opened, showing, sorts, offset, limit }, desk.view), report, desk) };
+  return { status: 200, body: listBody(await answerRecords(em, report, { opened: { ...opened, ...(measure === undefined ? {} : { measure }) }, showing, sorts, offset, limit }, desk.view), report, desk) };
 }
 
 const firstIssue = (error: { issues: readonly { path: PropertyKey[]; message: string }[] }): string => {
@@ -79,7 +92,7 @@ function openedPart(answer: CountAnswer, report: CountReport, group: readonly Gr
     if (value === null) return head.key === NONE;
     if (typeof value === "object") return head.key === REST;
     const fold = Array.from({ length: folds }, (_, i) => foldKey(i)).includes(head.key);
-    return head.key !== NONE && head.key !== REST && head.name === String(value) && (fold || head.kind === "value");
+    return head.key !== NONE && head.key !== REST && head.name === String(value) && (fold || head.kind === "value" || head.kind === "range" || head.kind === "case");
   };
   if (group.length > report.by.length) return null;
   const rows = group.length === report.by.length ? answer.rows : (answer.tiers[group.length - 1] ?? []);
@@ -87,53 +100,4 @@ function openedPart(answer: CountAnswer, report: CountReport, group: readonly Gr
   const part = split === undefined ? undefined : answer.split.find((head) => matches(head, split, report.split?.folds?.length ?? 0));
   if (!row || (split !== undefined && !part)) return null;
   return { path: row.path.map((head) => head.key), ...(part ? { split: part.key } : {}) };
-}
-
-const nameOf = (head: Head): GroupValue => (head.kind === "rest" ? { rest: true } : head.name);
-const numberOf = (value: string | null): string | number | null => {
-  if (value === null || !/^-?\d+(\.\d+)?(e[+-]?\d+)?$/i.test(value)) return value;
-  const text = decimalText(value);
-  return /^-?\d{1,15}$/.test(text) ? Number(text) : text;
-};
-const cellBody = (cell: Cell) => ({ value: numberOf(cell.value), records: cell.records, empties: cell.empties });
-const measured = (cells: readonly Cell[]) => ({ ...cellBody(cells[0]), ...(cells.length > 1 ? { cells: cells.map(cellBody) } : {}) });
-
-function countBody(answer: CountAnswer, report: CountReport, percent: { base: "all" | "shown" | "own row" | "own column"; decimals: number } | undefined): object {
-  const shares = percent && percentagesOf(answer, percent.base, percent.decimals);
-  const share = (value: string | null | undefined) => (shares && value !== undefined && value !== null ? { percent: value } : {});
-  const rowBody = (row: AnswerRow, index: number) => ({
-    group: row.path.map(nameOf),
-    ...measured(row.cells),
-    ...share(shares?.rows[index]),
-    ...(row.running ? { running: numberOf(row.running[0]) } : {}),
-    ...bucketBody(row),
-    ...(report.split ? { parts: answer.split.map((head, i) => ({ group: nameOf(head), ...measured(row.parts[i]), ...share(shares?.cells[index]?.[i]) })) } : {}),
-  });
-  const groups = report.by.map((group, i) => ({ role: "group", name: group.field.join("'s "), tier: i + 1, ...(group.grain ? { grain: group.grain } : {}) }));
-  return {
-    columns: [...groups, ...(report.split ? [{ role: "split", name: report.split.field.join("'s ") }] : []), ...answer.measures.map((measure) => ({ role: "measure", name: measure.words, unit: measure.unit }))],
-    rows: answer.rows.map(rowBody),
-    ...(answer.tiers.length ? { subtotals: answer.tiers.map((rows) => rows.map((row) => ({ group: row.path.map(nameOf), ...measured(row.cells) }))) } : {}),
-    ...(report.split ? { columnTotals: answer.split.map((head, i) => ({ group: nameOf(head), ...measured(answer.columnTotals[i]) })) } : {}),
-    total: measured(answer.total),
-  };
-}
-
-function bucketBody(row: AnswerRow): object {
-  const bucket = row.path.find((head) => head.bucket)?.bucket;
-  if (!bucket) return {};
-  return { bucket: { from: bucket.from, to: bucket.to, start: instantText(bucket.start), end: instantText(bucket.end), soFar: bucket.soFar, partial: bucket.partial } };
-}
-
-/** Values as kept: things by their names, people by login, lists as lists. */
-function listBody(records: RecordsAnswer, report: Report, desk: Desk): object {
-  const { catalog } = desk.view;
-  const fields = records.showing.map((ids) => lastOf(catalog.findPath(report.subject.id, ids)!));
-  const kept = (value: string, thing: ThingType | undefined) => (thing ? (catalog.names.find(thing, Number(value))?.name ?? null) : value);
-  const values = (row: RecordRow) => row.values.map((value, i) => (value === null ? null : typeof value === "string" ? kept(value, fields[i].thing) : value.map((one) => kept(one, fields[i].thing))));
-  return {
-    columns: records.showing.map((ids) => ({ role: "field", name: ids.join("'s ") })),
-    rows: records.rows.map((row) => ({ key: row.key, values: values(row) })),
-    total: { value: records.count, records: records.count, empties: 0 },
-  };
 }

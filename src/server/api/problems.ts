@@ -13,6 +13,7 @@ export const badSentence = (problem: Problem): ProblemDetails => ({
   ...(problem.nearest ? { nearest: problem.nearest } : {}),
   ...(problem.expected ? { expected: problem.expected } : {}),
 });
+export const badDefinition = (problem: Problem): ProblemDetails => details(422, "definition", "The definition cannot be answered", `${problem.path ? `${problem.path}: ` : ""}${problem.message}`);
 export const tooSlow = (): ProblemDetails => details(503, "too-slow", "The answer takes too long", "It was stopped after 30 seconds; ask for less at once");
 export const unreachable = (): ProblemDetails => details(503, "unavailable", "The records cannot be reached just now", "Nothing is lost; try again in a moment");
 export const ourBug = (): ProblemDetails => details(500, "internal", "Something went wrong on our side", "It has been noted; the same question may work later");

@@ -3,32 +3,30 @@ import { DashboardSchema, TileSchema } from "@/core/definition";
 import { z } from "zod";
 import type { DashboardLine, KeptDashboard } from "@/contract/room";
 import { type EntityManager, type Viewer, withConnection } from "@/data";
-import { mayBuild } from "../library/reports";
-
-const mayChange = (viewer: Viewer, owner: number): boolean => mayBuild(viewer) && (owner === viewer.person || viewer.role === "administrator");
+import { asks, ISO, mayBuild, readable, recordVersion, writable } from "../library/kept";
 
 export async function listDashboards(em: EntityManager, viewer: Viewer): Promise<DashboardLine[]> {
   return withConnection(em, async (client) => {
-    const { rows } = await client.query<{ id: number; name: string; purpose: string; owner: string; owner_id: number; tiles: number; updated_at: string; pinned: boolean }>(
-      `SELECT d.id, d.name, d.purpose, d.owner_id, p.name AS owner, jsonb_array_length(d.tiles) AS tiles, to_char(d.updated_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS updated_at,
+    const { rows } = await client.query<{ id: number; name: string; purpose: string; owner: string; tiles: number; updated_at: string; pinned: boolean; may_change: boolean }>(
+      `SELECT d.id, d.name, d.purpose, p.name AS owner, jsonb_array_length(d.tiles) AS tiles, ${ISO("d.updated_at")} AS updated_at, ${writable("d", "dashboard")} AS may_change,
          EXISTS (SELECT 1 FROM pins x WHERE x.person_id = $1 AND x.kind = 'dashboard' AND x.target_id = d.id) AS pinned
-       FROM dashboards d JOIN people p ON p.id = d.owner_id WHERE d.deleted_at IS NULL ORDER BY d.name COLLATE "natural", d.id`,
-      [viewer.person],
+       FROM dashboards d JOIN people p ON p.id = d.owner_id WHERE d.deleted_at IS NULL AND ${readable("d", "dashboard")} ORDER BY d.name COLLATE "natural", d.id`,
+      asks(viewer),
     );
-    return rows.map(({ updated_at: updatedAt, owner_id: owner, ...row }) => ({ ...row, updatedAt, mayChange: mayChange(viewer, owner) }));
+    return rows.map(({ updated_at: updatedAt, may_change: may, ...row }) => ({ ...row, updatedAt, mayChange: mayBuild(viewer) && may }));
   });
 }
 
 export async function loadDashboard(em: EntityManager, viewer: Viewer, id: number): Promise<KeptDashboard | null> {
   return withConnection(em, async (client) => {
-    const { rows } = await client.query<{ id: number; version: number; name: string; purpose: string; owner_id: number; owner: string; tiles: unknown; pinned: boolean }>(
-      `SELECT d.id, d.version, d.name, d.purpose, d.owner_id, p.name AS owner, d.tiles, EXISTS (SELECT 1 FROM pins x WHERE x.person_id = $2 AND x.kind = 'dashboard' AND x.target_id = d.id) AS pinned
-       FROM dashboards d JOIN people p ON p.id = d.owner_id WHERE d.id = $1 AND d.deleted_at IS NULL`,
-      [id, viewer.person],
+    const { rows } = await client.query<{ id: number; version: number; name: string; purpose: string; owner_id: number; owner: string; tiles: unknown; pinned: boolean; may_change: boolean }>(
+      `SELECT d.id, d.version, d.name, d.purpose, d.owner_id, p.name AS owner, d.tiles, EXISTS (SELECT 1 FROM pins x WHERE x.person_id = $1 AND x.kind = 'dashboard' AND x.target_id = d.id) AS pinned, ${writable("d", "dashboard")} AS may_change
+       FROM dashboards d JOIN people p ON p.id = d.owner_id WHERE d.id = $3 AND d.deleted_at IS NULL AND ${readable("d", "dashboard")}`,
+      [...asks(viewer), id],
     );
     const row = rows[0];
     if (!row) return null;
-    return { id: row.id, version: row.version, name: row.name, purpose: row.purpose, owner: { id: row.owner_id, name: row.owner }, tiles: z.array(TileSchema).parse(row.tiles), pinned: row.pinned, mayChange: mayChange(viewer, row.owner_id) };
+    return { id: row.id, version: row.version, name: row.name, purpose: row.purpose, owner: { id: row.owner_id, name: row.owner }, tiles: z.array(TileSchema).parse(row.tiles), pinned: row.pinned, mayChange: mayBuild(viewer) && row.may_change };
   });
 }
 
@@ -47,6 +45,8 @@ export interface DashboardToSave {
   readonly name: string;
   readonly purpose?: string;
   readonly tiles: unknown;
+  /** Shared with everyone from the start: ready-made ones. */
+  readonly forEveryone?: boolean;
 }
 
 export async function saveDashboard(em: EntityManager, viewer: Viewer, given: DashboardToSave): Promise<Result<{ id: number; version: number }>> {
@@ -54,22 +54,18 @@ export async function saveDashboard(em: EntityManager, viewer: Viewer, given: Da
   const read = DashboardSchema.safeParse({ name: given.name, purpose: given.purpose ?? "", tiles: given.tiles });
   if (!read.success) return refused({ code: "dashboard.shape", message: read.error.issues[0].path[0] === "name" ? "A dashboard needs a name of at most 200 characters." : "A tile has no place on the grid.", path: String(read.error.issues[0].path[0]) });
   const { name, purpose, tiles } = read.data;
-  return withConnection(em, async (client) => {
+  const saved = await withConnection(em, async (client): Promise<Result<{ id: number; version: number }>> => {
     if (given.id === undefined) {
       const { rows } = await client.query<{ id: number; version: number }>("INSERT INTO dashboards (name, purpose, tiles, owner_id, updated_by_id) VALUES ($1, $2, $3, $4, $4) RETURNING id, version", [name, purpose, JSON.stringify(tiles), viewer.person]);
+      if (given.forEveryone) await client.query("INSERT INTO shares (kind, target_id, everyone) VALUES ('dashboard', $1, true)", [rows[0].id]);
       return fine(rows[0]);
     }
     const { rows } = await client.query<{ id: number; version: number }>(
-      "UPDATE dashboards SET name = $1, purpose = $2, tiles = $3, updated_by_id = $4, updated_at = now(), version = version + 1 WHERE id = $5 AND version = $6 AND deleted_at IS NULL AND (owner_id = $4 OR $7) RETURNING id, version",
-      [name, purpose, JSON.stringify(tiles), viewer.person, given.id, given.version ?? 0, viewer.role === "administrator"],
+      `UPDATE dashboards d SET name = $3, purpose = $4, tiles = $5, updated_by_id = $1, updated_at = now(), version = version + 1 WHERE d.id = $6 AND d.version = $7 AND d.deleted_at IS NULL AND ${writable("d", "dashboard")} RETURNING d.id, d.version`,
+      [...asks(viewer), name, purpose, JSON.stringify(tiles), given.id, given.version ?? 0],
     );
     return rows[0] ? fine(rows[0]) : refused({ code: "dashboard.version", message: "Somebody saved this dashboard meanwhile. Your changes are still here: load theirs in another window, then save yours again." });
   });
-}
-
-export async function binDashboard(em: EntityManager, viewer: Viewer, id: number): Promise<Result<true>> {
-  return withConnection(em, async (client) => {
-    const { rowCount } = await client.query("UPDATE dashboards SET deleted_at = now() WHERE id = $1 AND deleted_at IS NULL AND (owner_id = $2 OR $3)", [id, viewer.person, viewer.role === "administrator"]);
-    return rowCount ? fine(true as const) : refused({ code: "dashboard.none", message: "There is no such dashboard, or it is somebody else's." });
-  });
+  if (saved.ok) await recordVersion(em, viewer, "dashboard", { ...saved.value, name, body: { purpose, tiles } });
+  return saved;
 }

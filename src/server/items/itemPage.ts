@@ -1,16 +1,9 @@
-import type { Problem } from "@/core/base";
-import { fine, refused, type Result } from "@/core/base";
-import { isTracked, type TrackedField } from "@/core/history";
 import type { Catalog } from "@/core/catalog";
-import { instantText, type Instant } from "@/core/time";
-import { type EntityManager, inTransaction, type KeptMove, loadMoves, loadRecords, loadStages, runPlan, touchRecords, withConnection, writeHistories } from "@/data";
+import { instantText } from "@/core/time";
+import { type EntityManager, type KeptMove, loadMoves, runPlan, withConnection } from "@/data";
 import { planRecords } from "@/core/plan";
 import type { ItemField, ItemPage } from "@/contract/room";
-import type { Clock } from "../clock";
 import type { Desk } from "../viewer/viewpoint";
-
-/** Fields that can be changed on the item page. */
-export const CHANGEABLE: readonly TrackedField[] = ["status", "assignee", "priority"];
 
 const one = async (em: EntityManager, key: string, desk: Desk) => {
   const report = { kind: "list" as const, subject: { id: "items" as const }, where: { kind: "test" as const, field: ["key"], operator: "is" as const, values: [{ kind: "text" as const, text: key }] }, showing: [], sorts: [] };
@@ -58,34 +51,3 @@ async function loadAround(em: EntityManager, id: number, desk: Desk): Promise<Pi
     return { links: links.rows, comments: comments.rows.map((row) => ({ at: row.at, by: row.by_id === null ? null : (desk.view.catalog.names.find("person", row.by_id)?.label ?? null), text: row.text, internal: row.internal })) };
   });
 }
-
-const gone = (): Problem => ({ code: "item.none", message: "There is no such item." });
-
-/**
- * Changes a tracked field of an item: one move, in step with item and spans.
- * @param expected the value the viewer saw; another one by now is told instead of overwritten
- */
-export async function changeItem(em: EntityManager, clock: Clock, desk: Desk, change: { key: string; field: string; to: string | null; expected: string | null }): Promise<Result<Instant>> {
-  const { field, to } = change;
-  if (desk.viewer.isClient) return refused({ code: "item.right", message: "You may read this item, not change it." });
-  if (!isTracked(field) || !CHANGEABLE.includes(field)) return refused({ code: "item.field", message: `${field} cannot be changed here.` });
-  const type = THINGS[field as keyof typeof THINGS];
-  if (to !== null && !desk.view.catalog.names.find(type, Number(to))) return refused({ code: "item.value", message: `There is no such ${type}.`, path: field });
-  if (to === null && field === "status") return refused({ code: "item.status", message: "An item always has a status.", path: field });
-  const { row } = await one(em, change.key, desk);
-  if (!row) return refused(gone());
-  return inTransaction(em, async (client) => {
-    const [record] = await loadRecords(client, [row.id]);
-    if (!record) return refused(gone());
-    const before = record.now[field];
-    if (before !== change.expected) return refused({ code: "item.changed", message: `Somebody changed the ${field} meanwhile. Look at it, then choose again.`, path: field });
-    if (before === to) return fine(clock.now());
-    const last = record.moves[record.moves.length - 1]?.at ?? record.createdAt;
-    const at = Math.max(clock.now(), last);
-    const move: KeptMove = { at, field, from: before, to, by: desk.viewer.person };
-    await writeHistories(client, [{ ...record, now: { ...record.now, [field]: to }, moves: [...record.moves, move] }], await loadStages(client));
-    await touchRecords(client, at);
-    return fine(at);
-  });
-}
-

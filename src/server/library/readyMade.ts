@@ -4,10 +4,11 @@ import { type EntityManager, loadViewer, withConnection } from "@/data";
 import { systemClock } from "../clock";
 import { saveDashboard } from "../dashboards/dashboards";
 import { deskOf } from "../viewer/viewpoint";
-import { saveReport, setPin } from "./reports";
+import { setPin } from "./kept";
+import { saveReport } from "./reports";
 
 /** Reports for the common jobs of a desk, as ordinary definitions. */
-const REPORTS: readonly { readonly name: string; readonly sentence: string; readonly dress?: object }[] = [
+const REPORTS: readonly { readonly name: string; readonly sentence: string; readonly dress?: object; readonly category?: string; readonly purpose?: string }[] = [
   { name: "Open faults by priority", sentence: "count faults where status is open by priority split by status as stacked bars" },
   { name: "Open faults", sentence: "count faults where status is open as number" },
   { name: "Signed off this month", sentence: "count items where finished during this month so far as number" },
@@ -16,6 +17,16 @@ const REPORTS: readonly { readonly name: string; readonly sentence: string; read
   { name: "Finished each month, by kind", sentence: "count items by month of finished for last 12 months split by kind as line" },
   { name: "Who carries what", sentence: "count items where status is open by assignee top 7 as bars" },
   { name: "Oldest open faults", sentence: "list faults where status is open showing key, title, priority, assignee, age sorted by age descending as list" },
+  { name: "Finished requests, last 30 business days", sentence: "count requests where finished during last 30 business days by assignee top 12 as bars", category: "Desk", purpose: "Who finished how much lately; each bar opens its requests." },
+  { name: "Open faults by person, waiting folded", sentence: 'count faults where status is open by assignee top 8 split by status folding (Logged, Triaged, "In hand", "Waiting for parts" as Remaining) as stacked bars', category: "Desk" },
+  { name: "Created this month, and still open", sentence: "count where created during this month, count where status is open, of faults by assignee top 8 as columns", category: "Desk" },
+  { name: "SLA resolution by team", sentence: "count faults where priority is any of (P1, P2) by team split by SLA resolution as stacked bars to 100 %", category: "Promises", purpose: "How many promises were met, missed or are still running." },
+  { name: "Who passed what to whom", sentence: "count moves where field is assignee and old value is not empty and new value is not empty by old value top 8 split by new value as heat map", category: "Desk", purpose: "Handing on, from row to column." },
+  { name: "Open work by team and priority", sentence: "count items where status is open by team split by priority as pivot", dress: { rules: [{ kind: "over", value: 20, measure: 0, color: "c4", name: "over 20" }] }, category: "Desk" },
+  { name: "My open items", sentence: "list items where assignee is me and status is open showing key, title, status, priority, due, age sorted by age descending as list", category: "Mine", purpose: "The same report for everybody: each sees their own." },
+  { name: "Open faults of my team", sentence: "count faults where status is open and team is my team by priority split by status as stacked bars", category: "Mine" },
+  { name: "Open faults over 18 months, by priority", sentence: "level of faults where status is open at month ends for last 18 months split by priority as area", category: "History", purpose: "How many were open, with the priority they had then." },
+  { name: "Arrivals and departures of P1 and P2", sentence: "arrivals and departures of faults where status is open and priority is any of (P1, P2) by quarter for last 2 years as columns", category: "History" },
   { name: "Days to finish, by team", sentence: "average lead time in days of items where finished during last 3 months by team as bars" },
 ];
 
@@ -32,13 +43,13 @@ export async function makeReadyMade(em: EntityManager, login: string): Promise<v
   if (!viewer) return;
   const { view } = await deskOf(em, viewer, systemClock);
   const ids = new Map<string, number>();
-  for (const { name, sentence, dress } of REPORTS) {
+  for (const { name, sentence, dress, category = "Desk", purpose = "" } of REPORTS) {
     const parsed = parseSentence(sentence, view);
     if (!parsed.ok) continue;
-    const saved = await saveReport(em, viewer, view, { name, definition: parsed.value, dress: dress ? DressSchema.parse(dress) : PLAIN_DRESS });
+    const saved = await saveReport(em, viewer, view, { name, definition: parsed.value, dress: dress ? DressSchema.parse(dress) : PLAIN_DRESS, category, purpose, forEveryone: true });
     if (saved.ok) ids.set(name, saved.value.id);
   }
   const tiles = BOARD.flatMap(([name, x, y, w, h], i) => (ids.has(name) ? [{ id: `t${i + 1}`, report: ids.get(name)!, x, y, w, h }] : []));
-  const board = await saveDashboard(em, viewer, { name: "Desk morning", purpose: "What is open, who has it, and what came in?", tiles });
+  const board = await saveDashboard(em, viewer, { name: "Desk morning", purpose: "What is open, who has it, and what came in?", tiles, forEveryone: true });
   if (board.ok) await setPin(em, viewer, "dashboard", board.value.id, true);
 }

@@ -1,6 +1,6 @@
-import { countAnswer, type CountAnswer } from "@/core/answer";
+import { bridgeAnswer, burndownAnswer, countAnswer, crossingsAnswer, levelAnswer, velocityAnswer, type CountAnswer, type HistoryAnswer } from "@/core/answer";
 import type { CountReport, Report } from "@/core/definition";
-import { planCount, planRecords, planWorkings, type RecordsAnswer, type RecordsAsk, type Workings } from "@/core/plan";
+import { planBridge, planBurndown, planCount, planCrossings, planLevel, planRecords, planVelocity, planWorkings, type HistoryReport, type RecordsAnswer, type RecordsAsk, type Workings } from "@/core/plan";
 import type { Viewpoint } from "@/core/sql";
 import { endOfDay, parseDay, parseInstant } from "@/core/time";
 import { type EntityManager, runPlan } from "@/data";
@@ -21,3 +21,20 @@ export const answerRecords = (em: EntityManager, report: Report, ask: RecordsAsk
 
 export const answerWorkings = (em: EntityManager, report: Report, view: Viewpoint, who: string): Promise<Workings> =>
   runPlan(em, planWorkings(report, viewOf(report, view), who));
+
+/** Levels, flows, bridges, burndowns and velocities. */
+export async function answerHistory(em: EntityManager, report: HistoryReport, asked: Viewpoint): Promise<HistoryAnswer> {
+  const view = viewOf(report, asked);
+  switch (report.kind) {
+    case "level":
+      return levelAnswer(await runPlan(em, planLevel(report, view)));
+    case "crossings":
+      return crossingsAnswer(await runPlan(em, planCrossings(report, view)));
+    case "bridge":
+      return bridgeAnswer(await runPlan(em, planBridge(report, view)));
+    case "burndown":
+      return burndownAnswer(await runPlan(em, planBurndown(report, view)));
+    case "velocity":
+      return velocityAnswer(await runPlan(em, planVelocity(report, view)));
+  }
+}

@@ -1,29 +1,50 @@
-import { percentagesOf } from "@/core/answer";
-import { lastOf, pathWords, typeOf, type Field } from "@/core/catalog";
+import { percentagesOf, type HistoryAnswer } from "@/core/answer";
+import { isDate, lastOf, pathWords, typeOf, type Field } from "@/core/catalog";
 import type { CountReport, Dress, Report } from "@/core/definition";
 import { allOfParts, topParts, type Value } from "@/core/filter";
-import { figureOf, figureSays } from "@/core/figure";
-import { defaultShowing, type Opened, type RecordRow } from "@/core/plan";
-import { clockText, dayText, localDay, longDayText, parseInstant } from "@/core/time";
-import { durationWords, numberText } from "@/core/base";
-import type { ShownFigure, ShownRecords, ValueLine } from "@/contract/room";
-import type { EntityManager } from "@/data";
+import { figureOf, figureSays, historyFigure, historySays } from "@/core/figure";
+import { paceOf } from "@/core/history";
+import { defaultShowing, isHistory, planEmptied, type HistoryReport, type Opened, type RecordRow } from "@/core/plan";
+import type { Viewpoint } from "@/core/sql";
+import { addDays, clockText, dayText, endOfDay, isWorkingDay, localDay, longDayText, parseInstant, startOfDay, weekdayOf, WEEKDAYS } from "@/core/time";
+import { durationWords, folded, numberText } from "@/core/base";
+import type { EmptiedBy, ShownFigure, ShownPace, ShownRecords, ValueLine } from "@/contract/room";
+import { type EntityManager, runPlan } from "@/data";
 import type { Desk } from "../viewer/viewpoint";
-import { answerCount, answerRecords, viewOf } from "./answerReport";
+import { answerCount, answerHistory, answerRecords, viewOf } from "./answerReport";
 
-export async function askFigure(em: EntityManager, desk: Desk, report: Report, dress: Dress): Promise<ShownFigure> {
+export async function askFigure(em: EntityManager, desk: Desk, report: Report, dress: Dress, rows = 100): Promise<ShownFigure> {
   const view = viewOf(report, desk.view);
   const day = localDay(view.now, view.calendar.zone);
   const asOf = view.past && report.stood ? `${longDayText(day)}, as it stood` : clockText(view.now, view.calendar.zone);
   if (report.kind === "list") {
-    const records = await askRecords(em, desk, report, { showing: report.showing.length ? report.showing : defaultShowing(report), sorts: report.sorts, offset: 0, limit: 100 });
+    const records = await askRecords(em, desk, report, { showing: report.showing.length ? report.showing : defaultShowing(report), sorts: report.sorts, offset: 0, limit: rows });
     return { kind: "list", records, asOf };
   }
+  if (isHistory(report)) return historyShown(await answerHistory(em, report, desk.view), report, dress, view, asOf);
   const answer = await answerCount(em, report, desk.view);
   const percentages = percentagesOf(answer, dress.base, dress.decimals);
   const figure = figureOf(answer, percentages, dress, report.shape);
-  const says = figureSays(answer, figure, { counted: view.catalog.countedWords(report.subject, answer.total[0].records), date: dayText(day).slice(0, -5) });
+  const says = figureSays(answer, figure, { counted: view.catalog.countedWords(report.subject, answer.total[0].records), date: dayText(day).slice(0, -5), ...(report.compared ? { compared: report.compared } : {}) });
   return { kind: "count", answer, percentages, figure, says, asOf };
+}
+
+function historyShown(answer: HistoryAnswer, report: HistoryReport, dress: Dress, view: Viewpoint, asOf: string): ShownFigure {
+  const words = view.catalog.subjectWords(report.subject);
+  const pace = answer.kind === "burndown" && answer.burndown ? { pace: paceShown(answer, view) } : {};
+  return { kind: "history", answer, figure: historyFigure(answer, dress), says: historySays(answer, words, view.calendar), asOf, ...pace };
+}
+
+/** The guide lines of a burndown, and the local days under it with those that are not worked named. */
+function paceShown({ burndown, span }: Extract<HistoryAnswer, { kind: "burndown" }>, { calendar }: Viewpoint): ShownPace {
+  const { committed } = burndown!;
+  const days: ShownPace["days"][number][] = [];
+  const last = Math.max(span!.end, burndown!.until);
+  for (let day = localDay(span!.start, calendar.zone); startOfDay(day, calendar.zone) <= last; day = addDays(day, 1)) {
+    const works = isWorkingDay(day, calendar);
+    days.push({ day, start: startOfDay(day, calendar.zone), end: endOfDay(day, calendar.zone), works, name: works ? null : calendar.holidays.has(day) ? "holiday" : WEEKDAYS[weekdayOf(day) - 1] });
+  }
+  return { working: paceOf(committed, span!, "working", calendar), clock: paceOf(committed, span!, "clock", calendar), days };
 }
 
 export interface RecordsWanted {
@@ -44,7 +65,7 @@ export async function askRecords(em: EntityManager, desk: Desk, report: Report, 
   const paths = showing.map((ids) => catalog.findPath(report.subject.id, ids)!);
   return {
     count: found.count,
-    columns: paths.map((path, i) => ({ field: showing[i], words: pathWords(path), align: typeOf(lastOf(path)).kept === "number" ? "right" : "left" })),
+    columns: paths.map((path, i) => ({ field: showing[i], words: pathWords(path), align: !lastOf(path).many && typeOf(lastOf(path)).kept === "number" ? "right" : "left" })),
     rows: found.rows.map((row) => ({ id: row.id, key: row.key, cells: cellsOf(row, paths.map(lastOf), desk) })),
   };
 }
@@ -67,21 +88,35 @@ export function cellWords(value: string, field: Field, desk: Desk): string | nul
   return kept === "number" ? numberText(value) : value;
 }
 
-/** The values of a field among the records that a report would count without one of its conditions, with how many each would give. */
-export async function askValues(em: EntityManager, desk: Desk, report: Report, ids: readonly string[], except?: number): Promise<ValueLine[]> {
+const MOST_VALUES = 200;
+
+/** The values of a field among the records that a report would count without one of its conditions, with how many each would give; those whose names hold some words, if any are given. */
+export async function askValues(em: EntityManager, desk: Desk, report: Report, ids: readonly string[], except?: number, words = ""): Promise<ValueLine[]> {
   const path = desk.view.catalog.findPath(report.subject.id, ids);
   if (!path) return [];
   const field = lastOf(path);
+  if (isDate(field)) return [];
   const parts = topParts(report.where).filter((_, index) => index !== except);
   const where = allOfParts(parts);
   const counted: CountReport = { kind: "count", subject: report.subject, measures: [{ measure: "count" }], by: [{ field: [...ids] }], ...(where ? { where } : {}), ...(report.stood ? { stood: report.stood } : {}) };
   const answer = await answerCount(em, counted, desk.view);
   const counts = new Map(answer.rows.map((row) => [row.path[0].key, row.cells[0].records]));
+  const wanted = folded(words.trim());
   if (field.thing) {
     const { thing } = field;
-    return desk.view.catalog.names.list(thing).map((one) => ({ value: { kind: "thing" as const, thing, id: one.id }, label: desk.view.catalog.names.printed(thing, one), count: counts.get(`v${one.id}`) ?? 0 }));
+    const { names } = desk.view.catalog;
+    const found = names.list(thing).filter((one) => !wanted || folded(one.label).includes(wanted) || folded(one.name).includes(wanted));
+    // Where there are more than can be shown, those with records come first.
+    const shown = found.length > MOST_VALUES ? [...found].sort((a, b) => (counts.get(`v${b.id}`) ?? 0) - (counts.get(`v${a.id}`) ?? 0)).slice(0, MOST_VALUES) : found;
+    return shown.map((one) => ({ value: { kind: "thing" as const, thing, id: one.id }, label: names.printed(thing, one), count: counts.get(`v${one.id}`) ?? 0, ...(thing === "person" && one.team !== undefined ? { about: names.find("team", one.team)?.label ?? "" } : {}) }));
   }
-  return answer.rows.filter((row) => row.path[0].kind === "value").slice(0, 500).map((row) => ({ value: valueOf(row.path[0].name!, field), label: row.path[0].label, count: row.cells[0].records }));
+  return answer.rows.filter((row) => row.path[0].kind === "value" && (!wanted || folded(row.path[0].label).includes(wanted))).slice(0, MOST_VALUES).map((row) => ({ value: valueOf(row.path[0].name!, field), label: row.path[0].label, count: row.cells[0].records }));
+}
+
+/** Which conditions empty a figure: for each, how many there would be without it. */
+export async function askEmptied(em: EntityManager, desk: Desk, report: Report): Promise<EmptiedBy[]> {
+  const without = await runPlan(em, planEmptied(report, viewOf(report, desk.view)));
+  return without.map((count, index) => ({ index, without: count })).filter(({ without: count }) => count > 0).sort((a, b) => b.without - a.without);
 }
 
 function valueOf(name: string, field: Field): Value {
@@ -90,4 +125,3 @@ function valueOf(name: string, field: Field): Value {
   if (kept === "flag") return { kind: "flag", yes: name === "yes" };
   return kept === "number" ? { kind: "number", number: name } : { kind: "text", text: name };
 }
-

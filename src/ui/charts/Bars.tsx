@@ -1,7 +1,7 @@
 "use client";
 import { Bar, BarChart, CartesianGrid, LabelList, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import type { Figure, FigureRow, Mark } from "@/core/figure";
-import { fill, inkOn, markId, opens, ticksTo, type Drawn } from "./drawing";
+import { fillOf, inkOn, LABEL_PX, markId, opens, ticksTo, type Drawn } from "./drawing";
 import { Legend } from "./Legend";
 
 type Layout = "bars" | "columns";
@@ -13,24 +13,26 @@ interface Box {
   readonly height?: number;
 }
 
-/** Bars, stacked bars and columns: one drawing, lying or standing, side by side or on one another. */
-export function Bars({ figure, layout, stacked, drawn }: { figure: Figure; layout: Layout; stacked: boolean; drawn: Drawn }) {
+/** Bars and columns: one drawing, lying or standing, side by side, on one another, or each to a whole of 100 %. */
+export function Bars({ figure, layout, stacked, full, drawn }: { figure: Figure; layout: Layout; stacked: boolean; full?: boolean; drawn: Drawn }) {
   const lying = layout === "bars";
+  const { dress } = drawn;
   const series = figure.series.length ? figure.series : [null];
-  const rows = figure.rows.map((row, index) => ({ index, label: row.label, ...Object.fromEntries(series.map((_, i) => [`v${i}`, markOf(row, i, figure).value ?? 0])), sum: row.value ?? 0 }));
-  const most = Math.max(0, ...figure.rows.map((row) => (figure.series.length && !stacked ? Math.max(...row.parts.map((part) => part.value ?? 0)) : Math.max(row.value ?? 0, stacked ? row.parts.reduce((sum, part) => sum + (part.value ?? 0), 0) : 0))));
-  const least = Math.min(0, ...figure.rows.flatMap((row) => [row, ...row.parts].map((mark) => mark.value ?? 0)));
+  const rows = figure.rows.map((row, index) => ({ index, label: row.label, ...Object.fromEntries(series.map((_, i) => [`v${i}`, (markOf(row, i, figure).value ?? 0) / (full ? Math.max(row.parts.reduce((sum, part) => sum + (part.value ?? 0), 0), 1e-9) / 100 : 1)])), sum: row.value ?? 0 }));
+  const most = full ? 100 : Math.max(0, dress.axisTo ?? 0, ...figure.rows.map((row) => (figure.series.length && !stacked ? Math.max(...row.parts.map((part) => part.value ?? 0)) : Math.max(row.value ?? 0, stacked ? row.parts.reduce((sum, part) => sum + (part.value ?? 0), 0) : 0))));
+  const least = Math.min(0, dress.axisFrom ?? 0, ...figure.rows.flatMap((row) => [row, ...row.parts].map((mark) => mark.value ?? 0)));
   const ticks = ticksTo(most);
   const pitch = drawn.small ? 26 : 40;
   const size = lying ? Math.max(pitch * rows.length * (figure.series.length && !stacked ? Math.min(figure.series.length, 4) * 0.6 : 1) + 34, 120) : undefined;
   const longest = Math.min(drawn.small ? 110 : 190, Math.max(40, ...figure.rows.map((row) => row.label.length * 6.6 + 14)));
-  const value = <XAxis type="number" domain={[least, ticks[ticks.length - 1]]} ticks={least < 0 ? undefined : ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} height={24} />;
-  const scale = { type: "number" as const, domain: [least, ticks[ticks.length - 1]] as [number, number], ticks: least < 0 ? undefined : ticks, axisLine: false, tickLine: false, tick: { fontSize: 12 }, width: 44 };
+  const percent = full ? { tickFormatter: (n: number) => `${n} %` } : {};
+  const value = <XAxis type="number" domain={[least, ticks[ticks.length - 1]]} ticks={least < 0 ? undefined : ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} height={dress.axisTitle ? 40 : 24} {...percent} {...(dress.axisTitle ? { label: { value: dress.axisTitle, position: "insideBottom", fontSize: 12 } } : {})} />;
+  const scale = { type: "number" as const, domain: [least, ticks[ticks.length - 1]] as [number, number], ticks: least < 0 ? undefined : ticks, axisLine: false, tickLine: false, tick: { fontSize: 12 }, width: dress.axisTitle ? 62 : 44, ...percent, ...(dress.axisTitle ? { label: { value: dress.axisTitle, angle: -90, position: "insideLeft" as const, fontSize: 12 } } : {}) };
   const named = { dataKey: "label", type: "category" as const, axisLine: { stroke: "var(--ink)", strokeWidth: 1.5 }, tickLine: false, interval: (lying ? 0 : "equidistantPreserveStart") as 0 };
   const needsSlant = !lying && !figure.isTime && rows.length > 6;
   return (
     <>
-      {figure.series.length > 0 && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
+      {figure.series.length > 0 && dress.legend === "above" && !dress.legendTable && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
       <div role="group" aria-label={drawn.label} style={{ width: "100%", height: lying ? size : drawn.small ? "100%" : 320, minHeight: lying ? undefined : 120, flex: lying ? "none" : 1 }}>
         <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
           <BarChart data={rows} layout={lying ? "vertical" : "horizontal"} margin={{ top: lying ? 4 : 24, right: lying ? 56 : 8, bottom: 0, left: 0 }} barCategoryGap="18%" barGap={2} accessibilityLayer={false}>
@@ -38,22 +40,24 @@ export function Bars({ figure, layout, stacked, drawn }: { figure: Figure; layou
             {lying ? value : <XAxis {...named} tick={{ fontSize: 12 }} height={needsSlant ? 64 : 26} angle={needsSlant ? -28 : 0} textAnchor={needsSlant ? "end" : "middle"} tickFormatter={(text: string) => (needsSlant && text.length > 16 ? `${text.slice(0, 15)}…` : text)} />}
             {lying ? <YAxis {...named} width={longest} tick={{ fontSize: 13, fontWeight: 600, fill: "var(--ink)" }} tickFormatter={(text: string) => (text.length > 28 ? `${text.slice(0, 27)}…` : text)} /> : <YAxis {...scale} />}
             {series.map((_, i) => (
-              <Bar key={i} dataKey={`v${i}`} stackId={stacked ? "one" : undefined} isAnimationActive={false} maxBarSize={lying ? 30 : 60} shape={(box: Box & { payload?: { index: number } }) => <Part box={box} mark={markOf(figure.rows[box.payload!.index], i, figure)} drawn={drawn} lying={lying} inside={stacked} soFar={figure.rows[box.payload!.index].soFar} />}>
-                {stacked && i === series.length - 1 && <LabelList dataKey="sum" content={(props: object) => <Total {...(props as Box & { index: number })} row={figure.rows[(props as { index: number }).index]} lying={lying} />} />}
+              <Bar key={i} dataKey={`v${i}`} stackId={stacked ? "one" : undefined} isAnimationActive={false} maxBarSize={lying ? 30 : 60} shape={(box: Box & { payload?: { index: number } }) => <Part box={box} then={figure.series.length ? undefined : figure.rows[box.payload!.index].then} mark={markOf(figure.rows[box.payload!.index], i, figure)} drawn={drawn} lying={lying} inside={stacked} soFar={figure.rows[box.payload!.index].soFar} />}>
+                {stacked && i === series.length - 1 && dress.labels !== "none" && <LabelList dataKey="sum" content={(props: object) => <Total {...(props as Box & { index: number })} row={figure.rows[(props as { index: number }).index]} lying={lying} />} />}
               </Bar>
             ))}
           </BarChart>
         </ResponsiveContainer>
       </div>
+      {figure.series.length > 0 && (dress.legend === "below" || dress.legend === "right") && !dress.legendTable && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
     </>
   );
 }
 
 const markOf = (row: FigureRow, series: number, figure: Figure): Mark => (figure.series.length ? row.parts[series] : row);
 
-function Part({ box, mark, drawn, lying, inside, soFar }: { box: Box; mark: Mark; drawn: Drawn; lying: boolean; inside: boolean; soFar: boolean }) {
+function Part({ box, mark, then, drawn, lying, inside, soFar }: { box: Box; mark: Mark; then?: Mark | undefined; drawn: Drawn; lying: boolean; inside: boolean; soFar: boolean }) {
   const { x = 0, y = 0, width = 0, height = 0 } = box;
   if (mark.value === null || (mark.value === 0 && inside)) return <g />;
+  const ruler = then?.value && mark.value ? then.value / mark.value : null;
   const isOpen = drawn.opened === markId(mark);
   const gap = inside ? 2 : 0;
   const left = width < 0 ? x + width : x;
@@ -61,13 +65,14 @@ function Part({ box, mark, drawn, lying, inside, soFar }: { box: Box; mark: Mark
   const fits = lying ? w > mark.written.length * 7 + 4 && h > 13 : h > 16 && w > mark.written.length * 6.4;
   return (
     <g {...opens(mark, drawn)}>
-      <title>{`${mark.label}: ${mark.words}`}</title>
-      <rect x={left} y={y} width={w} height={h} fill={fill(mark.color)} />
+      <title>{`${mark.label}: ${mark.words}${mark.percent ? ` (${mark.percent} %)` : ""}${mark.change ? `, ${mark.change}` : ""}`}</title>
+      <rect x={left} y={y} width={w} height={h} fill={fillOf(mark.color, drawn)} />
+      {ruler !== null && (lying ? <rect x={x + width * ruler - 1.5} y={y - 4} width={3} height={h + 8} fill="var(--ink)" /> : <rect x={left - 4} y={y + height - height * ruler - 1.5} width={w + 8} height={3} fill="var(--ink)" />)}
       {soFar && <rect x={left} y={y} width={w} height={h} fill="var(--lit)" opacity={0.45} />}
       {isOpen && lying && <><rect x={left} y={y - 6} width={w} height={3.5} fill="var(--brass)" /><rect x={left} y={y + h + 2.5} width={w} height={3.5} fill="var(--brass)" /></>}
       {isOpen && !lying && <rect x={left - 3} y={y - 3} width={w + 6} height={h + 3} fill="none" stroke="var(--brass)" strokeWidth={3} />}
-      {inside && fits && mark.written && <text x={left + w / 2} y={y + h / 2 + 4.5} textAnchor="middle" style={{ fill: inkOn(mark.color), fontWeight: 560 }}>{mark.written}</text>}
-      {!inside && mark.written && (lying ? <text x={left + w + 8} y={y + h / 2 + 6} style={{ font: "520 18px var(--serif)", fill: "var(--ink)" }}>{mark.written}</text> : w > 12 && <text x={left + w / 2} y={y - 6} textAnchor="middle" style={{ font: `520 ${w > 30 ? 16 : 13}px var(--serif)`, fill: "var(--ink)" }}>{mark.written}</text>)}
+      {inside && fits && mark.written && <text x={left + w / 2} y={y + h / 2 + 4.5} textAnchor="middle" style={{ fill: inkOn(mark.color), fontWeight: 560, fontSize: LABEL_PX[drawn.dress.labelSize] }}>{mark.written}</text>}
+      {!inside && mark.written && (lying ? <text x={left + w + 8} y={y + h / 2 + 6} style={{ font: `520 ${LABEL_PX[drawn.dress.labelSize] + 6}px var(--serif)`, fill: "var(--ink)" }}>{mark.written}</text> : w > 12 && <text x={left + w / 2} y={y - 6} textAnchor="middle" style={{ font: `520 ${(w > 30 ? 4 : 1) + LABEL_PX[drawn.dress.labelSize]}px var(--serif)`, fill: "var(--ink)" }}>{mark.written}</text>)}
     </g>
   );
 }

@@ -9,16 +9,20 @@ const Scroll = styled.div`overflow: auto; max-height: 420px; table { border-coll
 export function FigureTable({ figure, drawn, measure }: { figure: Figure; drawn: Drawn; measure: string }) {
   const open = (mark: Mark) => <button aria-pressed={drawn.opened === markId(mark)} aria-label={`${mark.label}: ${mark.words}. Open the records`} onClick={() => drawn.onOpen(mark)}>{mark.words}</button>;
   const hasShares = figure.rows.some((row) => row.percent !== null);
+  const isCompared = figure.total.change !== undefined || figure.rows.some((row) => row.change !== undefined);
+  // Several measures without a split are the series themselves.
+  const byMeasure = figure.measures.length > 1 && figure.series.length === figure.measures.length && figure.series.every((one) => one.key.startsWith("m"));
+  const extra = figure.measures.length > 1 && !byMeasure ? figure.measures.slice(1) : [];
   return (
     <Scroll>
       <table>
         <caption style={{ position: "absolute", clip: "rect(0 0 0 0)", width: 1, height: 1, overflow: "hidden" }}>{drawn.label}</caption>
-        <thead><tr><th scope="col">Group</th>{figure.series.map((one) => <th key={one.key} scope="col" className="r">{one.label}</th>)}<th scope="col" className="r">{measure}</th>{hasShares && <th scope="col" className="r">%</th>}</tr></thead>
+        <thead><tr><th scope="col">Group</th>{figure.series.map((one) => <th key={one.key} scope="col" className="r">{one.label}</th>)}{!byMeasure && <th scope="col" className="r">{measure}</th>}{extra.map((one) => <th key={one.label} scope="col" className="r">{one.label}</th>)}{hasShares && <th scope="col" className="r">%</th>}{isCompared && <><th scope="col" className="r">before</th><th scope="col">change</th></>}</tr></thead>
         <tbody>
           {figure.rows.map((row) => (
-            <tr key={row.path.join("/")}><th scope="row">{row.label}{row.soFar ? ", so far" : ""}</th>{row.parts.map((part) => <td key={markId(part) + part.label} className="r">{open(part)}</td>)}<td className="r">{open(row)}</td>{hasShares && <td className="r">{row.percent ?? ""}</td>}</tr>
+            <tr key={row.path.join("/")}><th scope="row">{row.label}{row.soFar ? ", so far" : ""}</th>{row.parts.map((part) => <td key={markId(part) + part.label} className="r">{open(part)}</td>)}{!byMeasure && <td className="r">{open(row)}</td>}{extra.map((_, i) => <td key={i} className="r">{open(row.measures[i + 1])}</td>)}{hasShares && <td className="r">{row.percent ?? ""}</td>}{isCompared && <><td className="r">{row.then ? open(row.then) : "–"}</td><td>{row.change}</td></>}</tr>
           ))}
-          <tr className="all"><th scope="row">All</th>{figure.series.map((one) => <td key={one.key} className="r">{one.total}</td>)}<td className="r">{open(figure.total)}</td>{hasShares && <td />}</tr>
+          <tr className="all"><th scope="row">All</th>{figure.series.map((one, i) => <td key={one.key} className="r">{byMeasure ? open(figure.measures[i]) : one.total}</td>)}{!byMeasure && <td className="r">{open(figure.total)}</td>}{extra.map((one) => <td key={one.label} className="r">{open(one)}</td>)}{hasShares && <td />}{isCompared && <><td className="r">{figure.then ? open(figure.then) : "–"}</td><td>{figure.total.change}</td></>}</tr>
         </tbody>
       </table>
     </Scroll>

@@ -1,36 +1,55 @@
 "use client";
-import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import type { Figure, FigureRow, Mark } from "@/core/figure";
 import { Legend } from "./Legend";
-import { DASHES, fill, markId, opens, ticksTo, type Drawn } from "./drawing";
+import { DASHES, fill, LINE_PX, markId, opens, ticksTo, type Drawn } from "./drawing";
 
-/** One line, or one for each part, named at its right end. */
-export function Lines({ figure, drawn }: { figure: Figure; drawn: Drawn }) {
+export interface DayFlag {
+  readonly label: string;
+  readonly words: string;
+}
+
+/**
+ * Lines or areas, one for each part, named at the right end; areas lie on one another, to 100 % if asked. `flags` are
+ * dated notes at the stretch that holds them.
+ */
+export function Lines({ figure, drawn, as = "line", flags = [] }: { figure: Figure; drawn: Drawn; as?: "line" | "area" | "full"; flags?: readonly DayFlag[] }) {
+  const { dress } = drawn;
+  const isArea = as !== "line";
   const series = figure.series.length ? figure.series : [null];
   const markOf = (row: FigureRow, i: number): Mark => (figure.series.length ? row.parts[i] : row);
-  const rows = figure.rows.map((row, index) => ({ index, label: row.label, ...Object.fromEntries(series.map((_, i) => [`v${i}`, markOf(row, i).value])) }));
-  const most = Math.max(0, ...figure.rows.flatMap((row) => series.map((_, i) => markOf(row, i).value ?? 0)));
+  const scaled = (row: FigureRow, i: number) => {
+    const { value } = markOf(row, i);
+    return value === null || as !== "full" ? value : (100 * value) / Math.max(figure.series.length ? row.parts.reduce((all, part) => all + (part.value ?? 0), 0) : value, 1e-9);
+  };
+  const rows = figure.rows.map((row, index) => ({ index, label: row.label, ...Object.fromEntries(series.map((_, i) => [`v${i}`, scaled(row, i)])) }));
+  const sum = (row: FigureRow) => series.reduce((all, _, i) => all + (markOf(row, i).value ?? 0), 0);
+  const most = as === "full" ? 100 : Math.max(0, dress.axisTo ?? 0, ...figure.rows.map((row) => (isArea ? sum(row) : Math.max(...series.map((_, i) => markOf(row, i).value ?? 0)))));
+  const least = Math.min(0, dress.axisFrom ?? 0, ...figure.rows.flatMap((row) => series.map((_, i) => markOf(row, i).value ?? 0)));
   const ticks = ticksTo(most);
-  const ends = endPlaces(figure, series.length, markOf, ticks[ticks.length - 1], drawn.small ? 175 : 280);
+  const ends = endPlaces(figure, series.length, markOf, ticks[ticks.length - 1], drawn.small ? 175 : 280, isArea, as === "full");
+  const lastKnown = rows.map((_, i) => i).reverse().find((i) => markOf(figure.rows[i], 0).value !== null) ?? rows.length - 1;
   const running = figure.rows.find((row) => row.soFar);
   const hasRoom = figure.series.length === 0 || figure.series.every((_, i) => ends[i] !== undefined);
   return (
     <>
-    {!hasRoom && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
+    {(!hasRoom || dress.legend === "above") && figure.series.length > 0 && dress.legend !== "none" && !drawn.small && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
     <div role="group" aria-label={drawn.label} style={{ width: "100%", height: drawn.small ? "100%" : 340, minHeight: 120, flex: 1 }}>
       <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
-        <LineChart data={rows} margin={{ top: 20, right: figure.series.length && hasRoom ? 104 : 36, bottom: 0, left: 0 }} accessibilityLayer={false}>
+        <ComposedChart data={rows} margin={{ top: 20, right: figure.series.length && hasRoom ? 104 : 36, bottom: 0, left: 0 }} accessibilityLayer={false}>
           <CartesianGrid stroke="var(--grid)" vertical={false} />
           <XAxis dataKey="label" axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }} tickLine={false} interval="equidistantPreserveStart" tick={{ fontSize: 12 }} height={26} padding={{ left: 10, right: 4 }} />
-          <YAxis type="number" domain={[0, ticks[ticks.length - 1]]} ticks={ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} width={40} />
+          <YAxis type="number" domain={[least, ticks[ticks.length - 1]]} ticks={least < 0 ? undefined : ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} width={dress.axisTitle ? 58 : 44} {...(as === "full" ? { tickFormatter: (n: number) => `${n} %` } : {})} {...(dress.axisTitle ? { label: { value: dress.axisTitle, angle: -90, position: "insideLeft", fontSize: 12 } } : {})} />
+          {!drawn.small && flags.map((flag) => <ReferenceLine key={flag.label + flag.words} x={flag.label} stroke="var(--ink)" strokeDasharray="2 3" label={{ value: `⚑ ${flag.words}`, position: "insideTopLeft", fill: "var(--ink-2)", fontSize: 12 }} />)}
           {running && <ReferenceLine x={running.label} stroke="var(--brass)" strokeWidth={2.4} label={{ value: "so far", position: "top", fill: "var(--brass-ink)", fontSize: 12, fontWeight: 600 }} />}
-          {series.map((one, i) => (
-            <Line
-              key={i} dataKey={`v${i}`} stroke={fill(one?.color ?? "c1")} strokeWidth={2.6} strokeDasharray={figure.series.length ? DASHES[i % DASHES.length] : ""} isAnimationActive={false} connectNulls={false}
-              dot={(point: { cx?: number; cy?: number; index: number }) => <Dot key={`${i}-${point.index}`} point={point} mark={markOf(figure.rows[point.index], i)} drawn={drawn} last={point.index === rows.length - 1} named={one ? (hasRoom ? one.label : "") : null} shift={ends[i] ?? 0} />}
-            />
-          ))}
-        </LineChart>
+          {[...series.keys()].map((i) => {
+            const one = series[i];
+            const color = one?.color ?? figure.rows[0]?.color ?? "c1";
+            const dot = (point: { cx?: number; cy?: number; index: number }) => <Dot key={`${i}-${point.index}`} point={point} mark={markOf(figure.rows[point.index], i)} drawn={drawn} last={point.index === lastKnown} named={one ? (hasRoom && dress.legend !== "none" ? one.label : "") : null} shift={ends[i] ?? 0} />;
+            const shared = { key: i, dataKey: `v${i}`, stroke: fill(color), strokeWidth: isArea ? 1.4 : LINE_PX[dress.weight], isAnimationActive: false, connectNulls: false, dot };
+            return isArea ? <Area {...shared} key={i} type="linear" stackId="one" fill={fill(color)} fillOpacity={figure.series.length ? 0.86 : 0.22} dot={dot as never} activeDot={false} /> : <Line {...shared} key={i} strokeDasharray={figure.series.length ? DASHES[i % DASHES.length] : ""} />;
+          })}
+        </ComposedChart>
       </ResponsiveContainer>
     </div>
     </>
@@ -38,10 +57,13 @@ export function Lines({ figure, drawn }: { figure: Figure; drawn: Drawn }) {
 }
 
 /** How far each end label moves up or down, in px, so that names keep 15 px apart; undefined for labels without room. */
-function endPlaces(figure: Figure, count: number, markOf: (row: FigureRow, i: number) => Mark, top: number, height: number): (number | undefined)[] {
-  const last = figure.rows[figure.rows.length - 1];
+function endPlaces(figure: Figure, count: number, markOf: (row: FigureRow, i: number) => Mark, top: number, height: number, stacked: boolean, full: boolean): (number | undefined)[] {
+  const last = [...figure.rows].reverse().find((row) => markOf(row, 0).value !== null);
   if (!last) return [];
-  const ends = Array.from({ length: count }, (_, i) => ({ i, y: height * (1 - (markOf(last, i).value ?? 0) / top) })).sort((a, b) => a.y - b.y);
+  const all = Array.from({ length: count }, (_, i) => markOf(last, i).value ?? 0);
+  const whole = full ? Math.max(all.reduce((sum, n) => sum + n, 0), 1e-9) / 100 : 1;
+  let below = 0;
+  const ends = all.map((value, i) => ({ i, y: height * (1 - (stacked ? (below += value / whole) : value) / top) })).sort((a, b) => a.y - b.y);
   const places: (number | undefined)[] = [];
   let previous = -Infinity;
   for (const { i, y } of ends) {
@@ -61,7 +83,7 @@ function Dot({ point, mark, drawn, last, named, shift }: { point: { cx?: number;
       <g {...opens(mark, drawn)}>
         <title>{`${mark.label}: ${mark.words}`}</title>
         <circle cx={cx} cy={cy} r={11} fill="transparent" />
-        <circle cx={cx} cy={cy} r={isOpen ? 6 : 3.2} fill={isOpen ? "var(--brass)" : fill(mark.color)} />
+        <circle cx={cx} cy={cy} r={isOpen ? 6 : drawn.dress.marks ? 3.2 : 0} fill={isOpen ? "var(--brass)" : fill(mark.color)} />
         {mark.written && !drawn.small && named === null && <text x={cx} y={cy - 10} textAnchor="middle">{mark.written}</text>}
       </g>
       {last && named && <text x={cx + 10} y={cy + 4 + shift} style={{ fontWeight: 650, fill: "var(--ink)" }}>{named.length > 12 ? `${named.slice(0, 11)}…` : named}<tspan dx={5} style={{ fontWeight: 400 }}>{mark.words}</tspan></text>}

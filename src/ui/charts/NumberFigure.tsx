@@ -12,6 +12,6 @@ const Box = styled.div<{ $small?: boolean }>`
 export const NumberFigure = ({ figure, drawn, words }: { figure: Figure; drawn: Drawn; words: string }) => (
   <Box $small={drawn.small}>
     <span className="n" {...opens({ ...figure.total, label: drawn.label }, drawn)}>{figure.total.words}</span>
-    <span className="of">{words}</span>
+    <span className="of">{words}{figure.total.change === undefined ? "" : `, ${figure.total.change} than before`}</span>
   </Box>
 );

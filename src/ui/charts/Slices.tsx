@@ -2,7 +2,7 @@
 import { Pie, PieChart, ResponsiveContainer } from "recharts";
 import styled from "styled-components";
 import type { Figure, Mark } from "@/core/figure";
-import { fill, inkOn, markId, opens, type Drawn } from "./drawing";
+import { fill, fillOf, inkOn, markId, opens, type Drawn } from "./drawing";
 
 const Side = styled.div<{ $small?: boolean }>`
   display: grid; grid-template-columns: minmax(${(p) => (p.$small ? 130 : 220)}px, ${(p) => (p.$small ? "1fr" : "300px")}) minmax(0, ${(p) => (p.$small ? "1.25fr" : "460px")}); gap: ${(p) => (p.$small ? 10 : 36)}px; align-items: center; flex: 1; min-height: 0; overflow: hidden;
@@ -69,14 +69,14 @@ function Slice({ sector, mark, drawn }: { sector: Sector; mark: Mark; drawn: Dra
   return (
     <g {...opens(mark, drawn)}>
       <title>{`${mark.label}: ${mark.words}${mark.percent ? ` (${mark.percent} %)` : ""}`}</title>
-      <path d={ring(at, innerRadius, outerRadius, startAngle, endAngle)} fill={fill(mark.color)} stroke={isOpen ? "var(--brass)" : "var(--salt)"} strokeWidth={isOpen ? 4 : 2} />
+      <path d={ring(at, innerRadius, outerRadius, startAngle, endAngle)} fill={fillOf(mark.color, drawn)} stroke={isOpen ? "var(--brass)" : "var(--salt)"} strokeWidth={isOpen ? 4 : 2} />
       {wide > 16 && !drawn.small && mark.written && <text x={tx} y={ty + 4} textAnchor="middle" style={{ fill: inkOn(mark.color), fontWeight: 560 }}>{wide > 34 ? mark.written : mark.words}</text>}
     </g>
   );
 }
 
 /** The outline of a slice; a whole circle as two halves. */
-function ring(at: (angle: number, radius: number) => number[], inner: number, outer: number, start: number, end: number): string {
+export function ring(at: (angle: number, radius: number) => number[], inner: number, outer: number, start: number, end: number): string {
   if (Math.abs(start - end) >= 359.99) return ring(at, inner, outer, start, start - 180) + ring(at, inner, outer, start - 180, start - 359.98);
   const large = Math.abs(start - end) > 180 ? 1 : 0;
   const point = (angle: number, radius: number) => at(angle, radius).join(" ");

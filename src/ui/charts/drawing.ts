@@ -1,3 +1,4 @@
+import type { Dress } from "@/core/definition";
 import type { Color, Mark } from "@/core/figure";
 
 /** What every chart is given: the marks open their records, `opened` is lit by brass lines. */
@@ -7,13 +8,20 @@ export interface Drawn {
   readonly label: string;
   /** Small, as on a tile: fewer words. */
   readonly small?: boolean;
+  readonly dress: Dress;
 }
 
+/** Sizes of labels, in px. */
+export const LABEL_PX: Readonly<Record<Dress["labelSize"], number>> = { small: 10.5, usual: 12, large: 15 };
+export const LINE_PX: Readonly<Record<Dress["weight"], number>> = { thin: 1.6, usual: 2.6, bold: 4 };
+
 export const fill = (color: Color): string => `var(--${color})`;
+/** A colour, or its texture where the viewer or the page asks for textures. */
+export const fillOf = (color: Color, drawn: Pick<Drawn, "dress">): string => (drawn.dress.textures && /^c[2-8]$/.test(color) ? `url(#texture-${color})` : fill(color));
 const INK_ON: Record<string, string> = { ghost: "var(--ink)", "ink-3": "var(--paper)" };
 /** The ink that reads on a colour. */
 export const inkOn = (color: Color): string => INK_ON[color] ?? `var(--${color.startsWith("r") ? "q" : "o"}${color.slice(1)})`;
-export const markId = (mark: Pick<Mark, "path" | "split">): string => JSON.stringify([mark.path, mark.split ?? null]);
+export const markId = (mark: Pick<Mark, "path" | "split" | "measure">): string => JSON.stringify([mark.path, mark.split ?? null, mark.measure ?? 0]);
 
 /** Properties that make a drawn part a button for pointer, keys and ear. */
 export const opens = (mark: Mark, drawn: Drawn) => ({

@@ -110,9 +110,12 @@ function TileRecords({ answer, part }: { answer: TileAnswer; part: { path: strin
   return <RecordsTable report={answer.definition} {...(part ? { opened: part } : {})} showing={columnsOf(answer)} sorts={sorts} onSort={setSorts} />;
 }
 
-const Enlarged = ({ answer, onOpen }: { answer: TileAnswer; onOpen: (mark: Mark) => void }) => (answer.shown.kind === "count" ? <FigureTableOf answer={answer} onOpen={onOpen} /> : <div style={{ height: 380, display: "flex" }}><TileRecords answer={answer} part={undefined} /></div>);
-
-const FigureTableOf = ({ answer, onOpen }: { answer: TileAnswer; onOpen: (mark: Mark) => void }) => (answer.shown.kind === "count" ? <FigureBody shown={answer.shown} report={answer.definition} measure="in all" title={answer.name} opened={null} onOpen={onOpen} asTable /> : null);
+/** A tile at full size: its figure with its table, or its rows. */
+function Enlarged({ answer, onOpen }: { answer: TileAnswer; onOpen: (mark: Mark) => void }) {
+  const { shown, definition, dress, name } = answer;
+  if (shown.kind === "list") return <div style={{ height: 380, display: "flex" }}><TileRecords answer={answer} part={undefined} /></div>;
+  return <FigureBody shown={shown} report={definition} dress={dress} measure="in all" title={name} opened={null} onOpen={onOpen} asTable={shown.kind === "count"} />;
+}
 
 /** Tiles on twelve columns; one column on a phone. */
 function Grid({ tiles, render, arranging, onPlaced, onKey }: { tiles: readonly Tile[]; render: (tile: Tile) => React.ReactNode; arranging?: boolean; onPlaced?: (layout: Layout) => void; onKey?: (tile: Tile, event: KeyboardEvent) => void }) {

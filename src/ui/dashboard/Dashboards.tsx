@@ -17,7 +17,7 @@ export function Dashboards({ boards, mayBuild }: { boards: readonly DashboardLin
     router.refresh();
   };
   const remove = async (board: DashboardLine) => {
-    await ask("/api/room/binDashboard", { id: board.id }).then(() => tell(`${board.name} is in the bin for 30 days.`), (error: Error) => tell(error.message));
+    await ask("/api/room/bin", { kind: "dashboard", id: board.id }).then(() => tell(`${board.name} is in the bin for 30 days.`), (error: Error) => tell(error.message));
     router.refresh();
   };
   const make = mayBuild && <Button $look="solid" onPress={() => setAsks(true)}><Plus aria-hidden />New dashboard</Button>;

@@ -61,7 +61,7 @@ export const TileBody = memo(function TileBody({ report, onOpen, onExpand, stamp
         )}
       </div>
       <div className="body" tabIndex={shown.kind === "list" ? 0 : undefined} role={shown.kind === "list" ? "region" : undefined} aria-label={shown.kind === "list" ? `${title}, rows` : undefined}>
-        {shown.kind === "count" ? <FigureBody shown={shown} report={asked} measure="" title={title} opened={null} onOpen={(mark) => onOpen(data, mark)} asTable={false} small /> : <Rows shown={shown} />}
+        {shown.kind === "list" ? <Rows shown={shown} /> : <FigureBody shown={shown} report={asked} dress={dress} measure="" title={title} opened={null} onOpen={(mark) => onOpen(data, mark)} asTable={false} small />}
       </div>
       <div className="foot"><span>{shown.asOf.includes(":") ? `as of ${shown.asOf}` : shown.asOf}{isFetching ? " · looking again" : ""}</span><span>{footOf(shown, asked)}</span></div>
     </Box>
@@ -70,9 +70,9 @@ export const TileBody = memo(function TileBody({ report, onOpen, onExpand, stamp
 
 function footOf(shown: ShownFigure, report: Report): string {
   if (shown.kind === "list") return shown.records.count > shown.records.rows.length ? `${shown.records.rows.length} of ${shown.records.count}` : `${shown.records.count} in all`;
-  const running = shown.figure.rows.find((row) => row.soFar);
+  const running = shown.figure?.rows.find((row) => row.soFar);
   if (running) return `${running.label} is not over`;
-  return report.kind === "count" && report.by.some((group) => group.top) ? `${shown.figure.rows.filter((row) => /^[vf]/.test(row.path[row.path.length - 1])).length} shown, the rest as one` : "";
+  return shown.kind === "count" && report.kind === "count" && report.by.some((group) => group.top) ? `${shown.figure.rows.filter((row) => /^[vf]/.test(row.path[row.path.length - 1])).length} shown, the rest as one` : "";
 }
 
 const Rows = ({ shown }: { shown: ShownFigure & { kind: "list" } }) => (

@@ -6,7 +6,7 @@ import styled from "styled-components";
 import { durationWords } from "@/core/base";
 import { clockText, localDay, longDayText, parseInstant } from "@/core/time";
 import Link from "next/link";
-import type { ItemField, ItemPage } from "@/contract/room";
+import type { ItemField, ItemPage, ItemsChanged } from "@/contract/room";
 import { ask, Page, Popover, PopoverDialog, tell } from "../kit";
 import { Choose } from "../report";
 import { Lanes } from "./Lanes";
@@ -96,7 +96,8 @@ function Change({ item, field, options, current, empty }: { item: ItemPage; fiel
     setOpen(false);
     if (to === expected) return;
     try {
-      await ask("/api/room/changeItem", { key: item.key, field, to, expected });
+      const told = await ask<ItemsChanged>("/api/room/changeItems", { changes: [{ key: item.key, field, to, expected }] });
+      if (told.left.length) { tell(`${item.key} was left as it is: ${told.left[0].why}.`); return router.refresh(); }
       const words = to === null ? (empty ?? "not set") : (options.find((option) => String(option.id) === to)?.label ?? to);
       tell(`${field} is ${words} now.`, isUndo ? undefined : { words: "Undo", run: () => void move(expected, to, true) });
     } catch (error) {

@@ -78,7 +78,7 @@ function Line({ report, mayBin }: { report: ReportLine; mayBin: boolean }) {
       <div className="who"><b>{report.mine ? dayOf(report.updatedAt) : report.owner}</b><br />{report.boards === 0 ? "on no dashboard" : report.boards === 1 ? "on 1 dashboard" : `on ${report.boards} dashboards`}</div>
       <div className="tools">
         <Button $icon aria-label={report.pinned ? `Unpin ${report.name}` : `Pin ${report.name}`} onPress={() => void act("/api/room/pin", { kind: "report", id: report.id, pinned: !report.pinned })}>{report.pinned ? <PinOff aria-hidden /> : <Pin aria-hidden />}</Button>
-        {mayBin && <Button $icon aria-label={`Put ${report.name} into the bin`} onPress={() => void act("/api/room/binReport", { id: report.id }, `${report.name} is in the bin for 30 days.`)}><Trash2 aria-hidden /></Button>}
+        {mayBin && <Button $icon aria-label={`Put ${report.name} into the bin`} onPress={() => void act("/api/room/bin", { kind: "report", id: report.id }, `${report.name} is in the bin for 30 days.`)}><Trash2 aria-hidden /></Button>}
       </div>
     </li>
   );

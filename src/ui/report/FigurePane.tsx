@@ -1,40 +1,85 @@
 "use client";
+import { useQuery } from "@tanstack/react-query";
+import { useMemo } from "react";
 import styled from "styled-components";
+import { numberText } from "@/core/base";
 import type { AskContext } from "@/core/catalog";
-import type { Report } from "@/core/definition";
+import type { Dress, Report } from "@/core/definition";
 import type { Mark, Said } from "@/core/figure";
-import { allOfParts, topParts } from "@/core/filter";
+import { allOfParts, contradictionIn, topParts } from "@/core/filter";
 import { conditionText } from "@/core/sentence";
-import type { ShownFigure } from "@/contract/room";
-import { Chart, FigureTable, markId } from "../charts";
-import { Button, Empty } from "../kit";
+import { dayText } from "@/core/time";
+import type { DayNoteLine, EmptiedBy } from "@/contract/room";
+import { Chart, FigureTable, markId, type ChartProps, type DayFlag, type Drawable } from "../charts";
+import { ask, Button, Empty } from "../kit";
+import { withWhere } from "./pickers";
 
 export const Says = styled.p`font: 400 17px/24px var(--serif); color: var(--ink); b { font-weight: 620; }`;
 export const saidWords = (says: readonly Said[]) => says.map((said, i) => (said.strong ? <b key={i}>{said.text}</b> : <span key={i}>{said.text}</span>));
 
 /** In a word: what a figure's number is of. */
-export const measureWords = (shown: ShownFigure & { kind: "count" }, report: Report, context: AskContext | null): string => {
+export const measureWords = (shown: Drawable, report: Report, context: AskContext | null): string => {
+  if (shown.kind === "history") return shown.answer.kind === "level" && shown.answer.measure.words !== "count" ? shown.answer.measure.words : context ? context.catalog.subjectWords(report.subject) : "";
   const [measure] = shown.answer.measures;
   return measure.words === "count" && context ? context.catalog.countedWords(report.subject, shown.answer.total[0].value ?? 0) : measure.words;
 };
 
-export function FigureBody({ shown, report, measure, title, opened, onOpen, asTable, small }: { shown: ShownFigure & { kind: "count" }; report: Report; measure: string; title: string; opened: Mark | null; onOpen: (mark: Mark) => void; asTable: boolean; small?: boolean }) {
-  const drawn = { onOpen, opened: opened ? markId(opened) : null, label: title, ...(small ? { small } : {}) };
-  if (asTable || !report.shape || report.shape === "list") return <FigureTable figure={shown.figure} drawn={drawn} measure={measure} />;
-  return <Chart shape={report.shape} figure={shown.figure} drawn={drawn} measure={measure} />;
+interface FigureBodyProps {
+  readonly shown: Drawable;
+  readonly report: Report;
+  readonly dress: Dress;
+  readonly measure: string;
+  readonly title: string;
+  readonly opened: Mark | null;
+  readonly onOpen: (mark: Mark) => void;
+  readonly asTable: boolean;
+  readonly small?: boolean;
+  readonly onDress?: (dress: Dress) => void;
+  readonly flags?: readonly DayFlag[];
+  readonly pace?: "working" | "clock";
+  readonly forecast?: ChartProps["forecast"];
 }
 
-/** Nothing found: which condition empties it, and an offer to drop each. */
+/** A figure as its picture, its table, or both. */
+export function FigureBody({ shown, report, dress, measure, title, opened, onOpen, asTable, small, onDress, flags, pace, forecast }: FigureBodyProps) {
+  const drawn = { onOpen, opened: opened ? markId(opened) : null, label: title, dress, ...(small ? { small } : {}) };
+  const table = shown.figure && <FigureTable figure={shown.figure} drawn={drawn} measure={measure} />;
+  if ((asTable || !report.shape || report.shape === "list") && table) return table;
+  if (!report.shape || report.shape === "list") return null;
+  const ends = report.kind === "bridge" ? ([shortDay(report.from), shortDay(report.to)] as const) : undefined;
+  const chart = <Chart shape={report.shape} shown={shown} drawn={drawn} measure={measure} {...(onDress ? { onDress } : {})} {...(flags ? { flags } : {})} {...(ends ? { ends } : {})} {...(pace ? { pace } : {})} {...(forecast ? { forecast } : {})} />;
+  if (small || dress.table === "none" || !table) return chart;
+  if (dress.table === "below") return <>{chart}{table}</>;
+  return <div style={{ display: "grid", gridTemplateColumns: "minmax(0, 3fr) minmax(220px, 2fr)", gap: 20, flex: 1, minHeight: 0 }}><div style={{ display: "flex", flexDirection: "column", minWidth: 0 }}>{chart}</div>{table}</div>;
+}
+
+const shortDay = (moment: string): string => (/^\d{4}-\d\d-\d\d/.test(moment) ? dayText(moment.slice(0, 10)) : moment);
+
+/** The notes of days as flags at the stretches of a time axis that hold them. */
+export function flagsOf(notes: readonly DayNoteLine[], shown: Drawable | null): DayFlag[] {
+  const buckets = shown?.kind === "count" ? shown.answer.rows.flatMap((row) => row.path.flatMap((head) => (head.bucket ? [{ label: head.label, ...head.bucket }] : []))) : shown?.kind === "history" && (shown.answer.kind === "level" || shown.answer.kind === "crossings") ? shown.answer.rows.map((row) => ({ label: row.label, ...row.bucket })) : [];
+  return notes.flatMap((note) => { const bucket = buckets.find((one) => one.from <= note.day && note.day <= one.to); return bucket ? [{ label: bucket.label, words: note.words }] : []; });
+}
+
+/** Nothing found: the condition that empties it is named, with an offer to drop it. */
 export function NothingFound({ context, report, onChange }: { context: AskContext; report: Report; onChange: (report: Report) => void }) {
   const parts = topParts(report.where);
-  const without = (index: number): Report => {
-    const { where: _where, ...rest } = report;
-    const where = allOfParts(parts.filter((_, i) => i !== index));
-    return { ...rest, ...(where ? { where } : {}) } as Report;
-  };
+  const { data } = useQuery({ queryKey: ["emptied", report], queryFn: ({ signal }) => ask<EmptiedBy[]>("/api/room/emptied", { definition: report }, signal), enabled: parts.length > 0 });
+  const clash = useMemo(() => contradictionOf(report, context), [report, context]);
+  const words = (index: number) => conditionText(parts[index], context.catalog, report.subject.id);
+  const drop = (index: number) => onChange(withWhere(report, allOfParts(parts.filter((_, i) => i !== index))));
+  const says = clash ? `Nothing can match: ${clash}.` : `No ${context.catalog.subjectWords(report.subject)} match this.`;
+  const offered = data?.length ? data.map(({ index, without }) => ({ index, without: numberText(without) })) : parts.map((_, index) => ({ index, without: "" }));
   return (
-    <Empty says={`No ${context.catalog.subjectWords(report.subject)} match this.`}>
-      {parts.map((part, i) => <Button key={i} $look="line" onPress={() => onChange(without(i))}>Drop “{conditionText(part, context.catalog, report.subject.id)}”</Button>)}
+    <Empty says={says}>
+      {data?.[0] && <p style={{ flexBasis: "100%", font: "inherit" }}>It is “{words(data[0].index)}” that empties it.</p>}
+      {offered.slice(0, 5).map(({ index, without }) => <Button key={index} $look="line" onPress={() => drop(index)}>Drop “{words(index)}”{without ? `: ${without}` : ""}</Button>)}
     </Empty>
   );
+}
+
+/** Two conditions that can never hold at once, in words. */
+function contradictionOf(report: Report, context: AskContext): string | null {
+  const clash = contradictionIn(report.where, report.subject.id, { ...context, viewer: { person: 0, team: null, teams: [], projects: [] }, projects: null, past: false });
+  return clash && clash.map((one) => conditionText(one, context.catalog, report.subject.id)).join(" and ");
 }

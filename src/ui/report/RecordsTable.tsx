@@ -23,6 +23,8 @@ const Scroll = styled.div<{ $bare?: boolean }>`
   .row:nth-child(even) { background: ${(p) => (p.$bare ? "none" : "rgba(0, 0, 0, 0.035)")}; ${(p) => p.$bare && "border-top: 1px solid var(--line);"} }
   ${(p) => p.$bare && ".row { border-top: 1px solid var(--line); }"}
   .cell { padding: 0 10px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; } .r { text-align: right; }
+  .row.picked { background: var(--mallow-2) !important; box-shadow: inset 4px 0 0 var(--plum); } input[type="checkbox"] { accent-color: var(--plum); width: 15px; height: 15px; margin: 0; vertical-align: -2px; }
+  .edge { position: absolute; right: -3px; top: 4px; bottom: 4px; width: 7px; cursor: col-resize; border-right: 2px solid var(--line); } .edge:hover, .edge:focus-visible { border-right-color: var(--plum); }
   .cell a { font-weight: 650; color: var(--plum); } .none { color: var(--ink-3); }
 `;
 
@@ -34,8 +36,24 @@ function widthOf(words: string, align: string): { least: number; share: number }
   return /created|due|finished|started|moved on|starts|ends/.test(words) ? { least: 172, share: 0.8 } : { least: 108, share: 1 };
 }
 
-/** The records of a report or of a part of it: as many as there are, read page by page, drawn row by row. */
-export function RecordsTable({ report, opened, showing, sorts, onSort, onCount, bare }: { report: Report; opened?: OpenedPart; showing: readonly (readonly string[])[]; sorts: Sorts; onSort: (sorts: Sorts) => void; onCount?: (count: number) => void; bare?: boolean }) {
+export interface RecordsTableProps {
+  readonly report: Report;
+  readonly opened?: OpenedPart;
+  readonly showing: readonly (readonly string[])[];
+  readonly sorts: Sorts;
+  readonly onSort: (sorts: Sorts) => void;
+  readonly onCount?: (count: number) => void;
+  readonly bare?: boolean;
+  /** Keys of the items that are picked, where they can be. */
+  readonly picked?: ReadonlySet<string>;
+  readonly onPick?: (keys: ReadonlySet<string>) => void;
+  /** Widths of columns by field, in px, where they can be changed. */
+  readonly widths?: Readonly<Record<string, number>>;
+  readonly onWidth?: (field: string, width: number) => void;
+}
+
+/** The records of a report or of a part of it: as many as there are, read page by page, drawn row by row. Shift adds to the order. */
+export function RecordsTable({ report, opened, showing, sorts, onSort, onCount, bare, picked, onPick, widths: own = {}, onWidth }: RecordsTableProps) {
   const { data, error, fetchNextPage, hasNextPage, isFetching } = useInfiniteQuery({
     queryKey: ["records", report, opened, showing, sorts],
     queryFn: ({ pageParam, signal }) => ask<ShownRecords>("/api/room/records", { definition: report, ...(opened ? { opened } : {}), showing, sorts, offset: pageParam, limit: PAGE }, signal),
@@ -56,22 +74,40 @@ export function RecordsTable({ report, opened, showing, sorts, onSort, onCount, 
   }, [first, onCount]);
   if (error) return <p role="alert" style={{ padding: 14, color: "var(--alarm)" }}>{error.message}</p>;
   if (!first) return <Waiting style={{ padding: 14 }}>Reading the records …</Waiting>;
-  const widths = first.columns.map((column) => widthOf(column.words, column.align));
-  const columns = widths.map(({ least, share }) => (share ? `minmax(${least}px, ${share}fr)` : `${least}px`)).join(" ");
-  const least = widths.reduce((sum, width) => sum + width.least, 0);
-  const sort = (field: readonly string[]) => {
-    const [now] = sorts;
-    const same = now && now.field.join() === field.join();
-    onSort([{ field: [...field], ...(same && !now.descending ? { descending: true as const } : {}) }]);
+  const widths = first.columns.map((column) => ({ ...widthOf(column.words, column.align), own: own[column.field.join("/")] }));
+  const tick = picked && onPick ? "30px " : "";
+  const columns = tick + widths.map(({ least, share, own: px }) => (px ? `${px}px` : share ? `minmax(${least}px, ${share}fr)` : `${least}px`)).join(" ");
+  const least = widths.reduce((sum, width) => sum + (width.own ?? width.least), tick ? 30 : 0);
+  const sort = (field: readonly string[], adds: boolean) => {
+    const at = sorts.findIndex((one) => one.field.join() === field.join());
+    const next = { field: [...field], ...(at >= 0 && !sorts[at].descending ? { descending: true as const } : {}) };
+    if (!adds) onSort([next]);
+    else onSort(at >= 0 ? sorts.map((one, i) => (i === at ? next : one)) : [...sorts, next].slice(-6));
+  };
+  const keys = rows.flatMap((row) => row.key ?? []);
+  const all = picked && keys.length > 0 && keys.every((key) => picked.has(key));
+  const pick = (key: string, on: boolean) => { const next = new Set(picked); if (on) next.add(key); else next.delete(key); onPick?.(next); };
+  const resize = (field: string) => (event: React.PointerEvent) => {
+    event.preventDefault();
+    const from = (event.currentTarget.parentElement as HTMLElement).getBoundingClientRect().width;
+    const start = event.clientX;
+    const onMove = (move: PointerEvent) => onWidth?.(field, Math.round(Math.max(40, Math.min(900, from + move.clientX - start))));
+    const onUp = () => { window.removeEventListener("pointermove", onMove); window.removeEventListener("pointerup", onUp); };
+    window.addEventListener("pointermove", onMove);
+    window.addEventListener("pointerup", onUp);
   };
   return (
     <Scroll ref={scroll} $bare={bare} tabIndex={0} role="table" aria-rowcount={first.count + 1} aria-label={`${first.count} records`}>
       <div className="names" role="row" style={{ gridTemplateColumns: columns, minWidth: least }}>
+        {tick && <div role="columnheader" className="cell"><input type="checkbox" aria-label="Pick all that are read" checked={Boolean(all)} onChange={(event) => onPick?.(event.target.checked ? new Set(keys) : new Set())} /></div>}
         {first.columns.map((column) => {
-          const sorted = sorts[0]?.field.join() === column.field.join() ? sorts[0] : null;
+          const place = sorts.findIndex((one) => one.field.join() === column.field.join());
+          const sorted = place >= 0 ? sorts[place] : null;
+          const field = column.field.join("/");
           return (
-            <div key={column.words} role="columnheader" aria-sort={sorted ? (sorted.descending ? "descending" : "ascending") : "none"} className={column.align === "right" ? "r" : undefined}>
-              <button onClick={() => sort(column.field)}>{column.words}{sorted && (sorted.descending ? <ArrowDown size={13} aria-hidden /> : <ArrowUp size={13} aria-hidden />)}</button>
+            <div key={column.words} role="columnheader" aria-sort={sorted ? (sorted.descending ? "descending" : "ascending") : "none"} className={column.align === "right" ? "r" : undefined} style={{ position: "relative" }}>
+              <button onClick={(event) => sort(column.field, event.shiftKey)} title="Sort; with Shift, add to the order">{column.words}{sorted && (sorted.descending ? <ArrowDown size={13} aria-hidden /> : <ArrowUp size={13} aria-hidden />)}{sorts.length > 1 && sorted && <small style={{ background: "var(--tide)", padding: "0 4px" }}>{place + 1}</small>}</button>
+              {onWidth && <span role="separator" aria-orientation="vertical" aria-label={`Width of ${column.words}`} aria-valuenow={own[field] ?? widthOf(column.words, column.align).least} tabIndex={0} className="edge" onPointerDown={resize(field)} onKeyDown={(event) => { const by = event.key === "ArrowLeft" ? -10 : event.key === "ArrowRight" ? 10 : 0; if (by) { event.preventDefault(); onWidth(field, Math.max(40, (own[field] ?? event.currentTarget.parentElement!.getBoundingClientRect().width) + by)); } }} />}
             </div>
           );
         })}
@@ -80,7 +116,8 @@ export function RecordsTable({ report, opened, showing, sorts, onSort, onCount, 
         {seen.map(({ index, start }) => {
           const row = rows[index];
           return (
-            <div key={index} className="row" role="row" aria-rowindex={index + 2} style={{ transform: `translateY(${start}px)`, gridTemplateColumns: columns }}>
+            <div key={index} className={`row${row?.key && picked?.has(row.key) ? " picked" : ""}`} role="row" aria-rowindex={index + 2} style={{ transform: `translateY(${start}px)`, gridTemplateColumns: columns }}>
+              {tick && <div role="cell" className="cell">{row?.key && <input type="checkbox" aria-label={`Pick ${row.key}`} checked={picked!.has(row.key)} onChange={(event) => pick(row.key!, event.target.checked)} />}</div>}
               {first.columns.map((column, i) => {
                 const cell = row?.cells[i] ?? null;
                 const isKey = column.field[column.field.length - 1] === "key" || column.field[0] === "item";

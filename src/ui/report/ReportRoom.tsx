@@ -1,35 +1,49 @@
 "use client";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { History, Pencil, Pin, PinOff, Redo2, Table2, TextCursorInput, Undo2 } from "lucide-react";
+import { Download as DownloadIcon, History, Mail, Pencil, Pin, PinOff, Redo2, Table2, TextCursorInput, Undo2, Users } from "lucide-react";
+import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useMemo, useState } from "react";
+import { MenuTrigger } from "react-aria-components";
 import styled from "styled-components";
 import { numberText, type Problem } from "@/core/base";
-import { subjects } from "@/core/catalog";
+import { isBareCount, type CountReport, type Dress as DressOptions, type Report } from "@/core/definition";
 import type { Mark } from "@/core/figure";
-import type { ShownFigure } from "@/contract/room";
-import { ask, Button, Notice, tell, Waiting } from "../kit";
+import { conditionText } from "@/core/sentence";
+import type { KeptDraft, OpenedPart, ShownFigure, ShownForecast, TwinLine } from "@/contract/room";
+import { Download, Mailing, Sharing } from "../handing";
+import { ask, Button, Checkbox, Menu, MenuItem, Notice, Popover, tell, Waiting } from "../kit";
 import { Begin } from "./Begin";
+import { ConditionBuilder } from "./ConditionBuilder";
 import { proposedName, useDraft } from "./draft";
 import { Drawer, type Leaf } from "./Drawer";
-import { Dress } from "./Dress";
+import { Dress } from "./dress/Dress";
+import { useDayNotes } from "./dress/DayNotes";
 import { contextOf, type KeptReport, type RoomFacts } from "./facts";
-import { FigureBody, measureWords, NothingFound, saidWords, Says } from "./FigurePane";
+import { FigureBody, flagsOf, measureWords, NothingFound, saidWords, Says } from "./FigurePane";
 import { Headline } from "./Headline";
-import { ReadAs } from "./ReadAs";
-import { RecordsTable, type Sorts } from "./RecordsTable";
-import { SaveDialog, useSaving } from "./Saving";
+import { ListFigure } from "./ListFigure";
+import { allOfParts, topParts } from "@/core/filter";
+import { Places } from "./Places";
+import { withWhere } from "./pickers";
 import { PutOnBoard } from "./PutOnBoard";
+import { ReadAs } from "./ReadAs";
+import { asRead, Readers, type Chosen } from "./Readers";
+import { RecordsTable, type Sorts } from "./RecordsTable";
+import { subjects } from "@/core/catalog";
+import { SaveFilter } from "./SaveFilter";
+import { Conflict, SaveDialog, useSaving } from "./Saving";
 import { TypedSentence } from "./TypedSentence";
+import { Versions } from "./Versions";
 
-const Grid = styled.main`
-  display: grid; grid-template-columns: minmax(0, 1fr) 284px; grid-template-rows: auto minmax(0, 1fr) auto; height: 100vh; min-height: 560px;
-  .head { grid-column: 1 / -1; padding: 10px 32px 14px; min-width: 0; position: relative; z-index: 3; }
+const Grid = styled.main<{ $wide: boolean }>`
+  display: grid; grid-template-columns: minmax(0, 1fr) ${(p) => (p.$wide ? "44px" : "284px")}; grid-template-rows: auto auto minmax(0, 1fr) auto; height: 100vh; min-height: 560px;
+  .head { grid-column: 1 / -1; padding: 10px 32px 14px; min-width: 0; position: relative; z-index: 3; } .readers { grid-column: 1 / -1; }
   .bar { display: flex; align-items: center; gap: 4px; min-height: 34px; flex-wrap: wrap; } .bar .name { font-weight: 650; margin-right: 4px; overflow-wrap: anywhere; } .bar .state { color: var(--ink-3); margin-left: 10px; } .bar .acts { margin-left: auto; display: flex; gap: 4px; align-items: center; flex-wrap: wrap; }
   .figure { background: var(--salt); min-width: 0; overflow: auto; display: flex; flex-direction: column; padding: 16px 32px 12px; gap: 4px; }
   .figure h2 { font: 680 14px/20px var(--sans); } .figure .draw { flex: 1; min-height: 0; display: flex; flex-direction: column; padding-top: 8px; gap: 6px; } .figure.old .draw, .figure.old .said { opacity: 0.45; filter: grayscale(1); }
-  .side { grid-row: 2 / 4; grid-column: 2; overflow: auto; background: var(--mallow); } .drawer { grid-column: 1; min-width: 0; }
-  .titled { display: flex; justify-content: space-between; gap: 12px; align-items: flex-start; }
+  .side { grid-row: 3 / 5; grid-column: 2; overflow: auto; background: var(--mallow); } .drawer { grid-column: 1; min-width: 0; } .tab { writing-mode: vertical-rl; font: 560 18px/44px var(--serif); width: 44px; padding-top: 16px; }
+  .titled { display: flex; justify-content: space-between; gap: 12px; align-items: flex-start; } .titled small { color: var(--ink-2); display: block; } .foot { color: var(--ink-2); font-size: 12.5px; } .poor { color: var(--ink-2); font: italic 400 15px/20px var(--serif); }
   @media (max-width: 900px) { display: block; height: auto; .figure { padding: 14px 16px; min-height: 360px; } .head { padding: 8px 16px 12px; } }
 `;
 
@@ -37,95 +51,191 @@ interface RoomProps {
   readonly facts: RoomFacts;
   readonly kept: KeptReport | null;
   readonly sentence: string | null;
+  readonly draft?: KeptDraft | null;
+  readonly reports?: readonly { readonly id: number; readonly name: string }[];
 }
 
-/** The report room: the sentence, its figure, its dress, and the drawer with its records and workings. */
-export function ReportRoom({ facts, kept, sentence }: RoomProps) {
+const NO_REPORTS: NonNullable<RoomProps["reports"]> = [];
+type Opens = "share" | "mail" | "download" | "versions" | "filter" | null;
+
+/** The report room: the sentence, readers' choices, the figure, its dress, and the drawer with its records and workings. */
+export function ReportRoom({ facts, kept, sentence, draft: stored = null, reports = NO_REPORTS }: RoomProps) {
   const context = useMemo(() => contextOf(facts), [facts]);
-  const room = useDraft(context, kept, sentence);
+  const room = useDraft(context, kept, sentence, stored);
   const { draft, says } = room;
-  const { report, dress } = draft;
+  const { dress } = draft;
+  const [chosen, choose] = useReaderChoices();
+  const report = useMemo(() => asRead(draft.report, dress, chosen, context), [draft.report, dress, chosen, context]);
   const [typing, setTyping] = useState<string | null>(room.unread);
   const [problem, setProblem] = useState<Problem | null>(null);
   const [opened, setOpened] = useState<Mark | null>(null);
   const [leaf, setLeaf] = useState<Leaf | null>(null);
   const [asTable, setAsTable] = useState(false);
+  const [groups, setGroups] = useState(false);
+  const [opens, setOpens] = useState<Opens>(null);
+  const [exported, setExported] = useState<OpenedPart | undefined>();
+  const [about, setAbout] = useState({ purpose: kept?.purpose ?? "", category: kept?.category ?? "" });
+  const [pace, setPace] = useState<"working" | "clock">("working");
+  const [isForecast, setForecast] = useState(false);
   const router = useRouter();
-  const saving = useSaving(kept, draft, facts.mayBuild, room.forget);
-  const isBegun = Boolean(report.shape || report.where || (report.kind === "count" && (report.by.length || report.measures[0].field)) || report.kind === "list");
+  const saving = useSaving(kept, draft, facts.mayBuild, room.forget, about);
+  const mayBuild = facts.mayBuild;
+  const isBegun = Boolean(report.kind !== "count" || report.shape || report.where || report.by.length || !report.measures.every(isBareCount));
+  const isList = report.kind === "list";
   const { data: shown, error, isFetching, isPlaceholderData } = useQuery({
     queryKey: ["figure", report, dress],
     queryFn: ({ signal }) => ask<ShownFigure>("/api/room/figure", { definition: report, dress }, signal),
     placeholderData: keepPreviousData,
-    enabled: isBegun && report.kind === "count",
+    enabled: isBegun && !isList,
   });
+  const { data: twins } = useQuery({ queryKey: ["twins", report, kept?.id ?? null], queryFn: ({ signal }) => ask<TwinLine[]>("/api/room/twins", { definition: report, except: kept?.id ?? null }, signal), enabled: isBegun && !kept && mayBuild, staleTime: 60_000 });
+  const { data: notes } = useDayNotes(kept?.id ?? null);
+  const { data: forecast } = useQuery({ queryKey: ["forecast", report], queryFn: ({ signal }) => ask<ShownForecast>("/api/room/forecast", { definition: report }, signal), enabled: isForecast && report.kind === "burndown" });
   const title = dress.title ?? (draft.name || proposedName(says));
-  const open = useCallback((mark: Mark) => { setOpened(mark); setLeaf("records"); }, []);
-  useEffect(() => setOpened(null), [says]);
+  const open = useCallback((mark: Mark) => { setOpened(mark); setLeaf((now) => (now === "workings" ? "records" : (now ?? "records"))); }, []);
+  useEffect(() => setOpened(null), [report]);
+  useEffect(() => { if (kept) void ask("/api/room/report", { id: kept.id }).catch(() => undefined); }, [kept]);
+  useEffect(() => { if (room.isStored) tell("Your unsaved changes are back.", kept ? { words: "Leave them", run: () => room.set({ report: kept.definition, dress: kept.dress, name: kept.name }) } : undefined); }, []); // eslint-disable-line react-hooks/exhaustive-deps
   const onChange = room.setReport;
-  useRoomKeys({ onType: () => setTyping(says), onTable: () => setAsTable((on) => !on), onLeaf: (wanted) => setLeaf((now) => (now === wanted ? null : wanted)), onSave: saving.begin, undo: room.undo, redo: room.redo });
+  const begin = () => {
+    if (!mayBuild) return;
+    room.setDress(withPlaced(dress, shown ?? null, draft.report));
+    saving.begin();
+  };
+  useRoomKeys({ onType: () => setTyping(says), onTable: () => setAsTable((on) => !on), onLeaf: (wanted) => setLeaf((now) => (now === wanted ? null : wanted)), onSave: begin, undo: room.undo, redo: room.redo });
+  const drawn = shown && shown.kind !== "list" ? shown : null;
   const isEmpty = shown?.kind === "count" && shown.answer.total[0].records === 0 && !isPlaceholderData;
-  const isPlainList = report.kind === "list" || !report.shape;
-  const figure = shown?.kind === "count" && !isPlaceholderData ? shown.figure : null;
+  const isPlain = report.kind === "count" && !report.shape;
+  const figure = drawn && !isPlaceholderData ? drawn.figure : null;
+  const says_ = shown && shown.kind !== "list" ? shown.says : null;
+  const measure = drawn ? measureWords(drawn, report, context) : "";
+  const unplaced = useMemo(() => unplacedIn(shown ?? null, dress, draft.report), [shown, dress, draft.report]);
+  const link = kept ? `/reports/${kept.id}` : `/reports/new?s=${encodeURIComponent(says)}`;
+  const download = (part: OpenedPart | undefined) => { setExported(part); setOpens("download"); };
+  const isWide = isList && !typing;
+  const [isDressOpen, setDressOpen] = useState(false);
   return (
-    <Grid>
+    <Grid $wide={isWide && !isDressOpen}>
       <header className="head">
         <div className="bar">
           <span className="name">{draft.name || (kept ? kept.name : "New report")}</span>
-          {facts.mayBuild && <Button $small $icon aria-label="Rename" onPress={saving.rename}><Pencil aria-hidden /></Button>}
-          <span className="state" role="status">{typing !== null ? "typing · the last good sentence is kept" : saving.state}{shown && report.kind === "count" ? ` · as of ${shown.asOf}` : ""}</span>
+          {mayBuild && <Button $small $icon aria-label="Rename" onPress={saving.rename}><Pencil aria-hidden /></Button>}
+          <span className="state" role="status">{typing !== null ? "typing · the last good sentence is kept" : saving.state}{shown && !isList ? ` · as of ${shown.asOf}` : ""}</span>
           <div className="acts">
             <Button $icon aria-label="Undo" isDisabled={!room.undo} onPress={() => room.undo?.()}><Undo2 aria-hidden /></Button>
             <Button $icon aria-label="Redo" isDisabled={!room.redo} onPress={() => room.redo?.()}><Redo2 aria-hidden /></Button>
             {typing === null ? <Button onPress={() => setTyping(says)}><TextCursorInput aria-hidden />Type it</Button> : <Button $look="line" onPress={() => setTyping(null)}>Back to parts</Button>}
-            {kept && <PinButton kept={kept} />}
-            {kept && <PutOnBoard report={kept.id} mayBuild={facts.mayBuild} />}
-            {facts.mayBuild && kept && <Button onPress={saving.copy}>Save as copy</Button>}
-            {facts.mayBuild && <Button $look="solid" isDisabled={!saving.canSave || (typing !== null && problem !== null)} onPress={saving.begin}>Save</Button>}
+            {kept && <Button onPress={() => setOpens("share")}><Users aria-hidden />Share</Button>}
+            {kept && mayBuild && <Button onPress={() => setOpens("mail")}><Mail aria-hidden />Mail</Button>}
+            {isBegun && <Button onPress={() => download(undefined)}><DownloadIcon aria-hidden />Export</Button>}
+            {kept && <More kept={kept} mayBuild={mayBuild} onVersions={() => setOpens("versions")} onCopy={saving.copy} />}
+            {kept && <PutOnBoard report={kept.id} mayBuild={mayBuild} />}
+            {mayBuild && <Button $look="solid" isDisabled={!saving.canSave || (typing !== null && problem !== null)} onPress={begin}>Save</Button>}
           </div>
         </div>
-        {typing === null ? <Headline context={context} report={report} onChange={onChange} text={says} /> : <TypedSentence context={context} start={typing} onRead={(next) => JSON.stringify(next) !== JSON.stringify(report) && onChange(next)} onProblem={setProblem} onBack={() => { setTyping(null); setProblem(null); }} />}
-        {saving.notice && <Notice style={{ marginTop: 8 }} role="alert">{saving.notice}</Notice>}
+        {typing === null ? <Headline context={context} report={draft.report} onChange={onChange} text={says} dress={dress} onDress={room.setDress} onGroups={() => setGroups(true)} /> : <TypedSentence context={context} start={typing} onRead={(next) => JSON.stringify(next) !== JSON.stringify(draft.report) && onChange(next)} onProblem={setProblem} onBack={() => { setTyping(null); setProblem(null); }} />}
+        {saving.notice && !saving.theirs && <Notice style={{ marginTop: 8 }} role="alert">{saving.notice}</Notice>}
+        {dress.off.length > 0 && typing === null && <p style={{ color: "var(--ink-2)", paddingTop: 4 }}>Switched off: {dress.off.map((one, i) => <Button key={i} $small onPress={() => room.set({ dress: { ...dress, off: dress.off.filter((_, at) => at !== i) }, report: withWhere(draft.report, allOfParts([...topParts(draft.report.where).slice(0, one.at), one.where, ...topParts(draft.report.where).slice(one.at)])) })}>{conditionText(one.where, context.catalog, draft.report.subject.id)} · switch on</Button>)}</p>}
       </header>
+      <div className="readers"><Readers context={context} report={draft.report} dress={dress} chosen={chosen} onChoose={choose} /></div>
       <section className={`figure${(isFetching && isPlaceholderData) || (typing !== null && problem) ? " old" : ""}`} aria-label="Figure" aria-busy={isFetching}>
-        {typing !== null && problem && shown && <p style={{ display: "flex", gap: 8, alignItems: "center" }}><History size={16} aria-hidden /><span><b style={{ fontWeight: 650 }}>Last good figure</b>, as of {shown.asOf}</span></p>}
-        {!isBegun && <Begin context={context} report={report} onChange={onChange} />}
-        {isBegun && <div className="titled said"><div><h2>{title}</h2>{shown?.kind === "count" && report.kind === "count" && <Says aria-live="polite">{saidWords(shown.says)}</Says>}</div>{report.kind === "count" && report.shape && report.shape !== "number" && <Button $small aria-pressed={asTable} onPress={() => setAsTable(!asTable)}><Table2 aria-hidden />{asTable ? "As a picture" : "As a table"}</Button>}</div>}
-        {error && <Notice role="alert">{error.message}</Notice>}
-        {isEmpty && report.kind === "count" && !error && <NothingFound context={context} report={report} onChange={onChange} />}
-        <div className="draw">
-          {isBegun && report.kind === "count" && report.shape && !isEmpty && (shown?.kind === "count" ? <FigureBody shown={shown} report={report} measure={measureWords(shown, report, context)} title={title} opened={opened} onOpen={open} asTable={asTable} /> : !error && <Waiting>Counting …</Waiting>)}
-          {isPlainList && !isEmpty && <PlainList room={room} onOpen={open} asGroups={isBegun && report.kind === "count" && report.by.length > 0 && shown?.kind === "count" ? <FigureBody shown={shown} report={report} measure={measureWords(shown, report, context)} title={title} opened={opened} onOpen={open} asTable /> : null} />}
-        </div>
+        {groups ? <ConditionBuilder context={context} report={draft.report} dress={dress} onChange={(next, dressed) => room.set({ report: next, dress: dressed })} onDone={() => setGroups(false)} {...(mayBuild ? { onSaveFilter: () => setOpens("filter") } : {})} /> : (
+          <>
+            {typing !== null && problem && shown && <p style={{ display: "flex", gap: 8, alignItems: "center" }}><History size={16} aria-hidden /><span><b style={{ fontWeight: 650 }}>Last good figure</b>, as of {shown.asOf}</span></p>}
+            {!isBegun && <Begin context={context} report={report} onChange={onChange} />}
+            {twins && twins.length > 0 && <Notice role="status">{twins.map((twin) => <span key={twin.id}><Link href={`/reports/${twin.id}`}><b>{twin.name}</b></Link> {twin.same === "sentence" ? "asks exactly this already." : "has the same conditions."}</span>)}</Notice>}
+            {unplaced.length > 0 && kept && <Notice role="status"><b>Not placed yet:</b> {unplaced.join(", ")} came after the folds were made.{mayBuild && kept.mayChange && <Button $small $look="line" onPress={() => room.setDress(withPlaced(dress, shown ?? null, draft.report))}>Leave them as they are</Button>}</Notice>}
+            {isBegun && <div className="titled said"><div><h2>{title}</h2>{dress.subtitle && <small>{dress.subtitle}</small>}{says_ && <Says aria-live="polite">{saidWords(says_)}</Says>}</div><span style={{ display: "flex", gap: 6, flexWrap: "wrap", justifyContent: "flex-end" }}>
+              {report.kind === "burndown" && <><Checkbox isSelected={pace === "working"} onChange={(on) => setPace(on ? "working" : "clock")}>Working days</Checkbox><Checkbox isSelected={isForecast} onChange={setForecast}>Likelihood</Checkbox></>}
+              {!isList && report.shape && !["number", "gauge", "pivot", "waterfall", "planks"].includes(report.shape) && <Button $small aria-pressed={asTable} onPress={() => setAsTable(!asTable)}><Table2 aria-hidden />{asTable ? "As a picture" : "As a table"}</Button>}
+            </span></div>}
+            {error && <Notice role="alert">{error.message}</Notice>}
+            {isEmpty && !error && <NothingFound context={context} report={report} onChange={onChange} />}
+            {figure?.poor && !asTable && <p className="poor" role="status">{figure.poor}.</p>}
+            {isForecast && forecast && <p className="poor" role="status">{forecast.why ?? forecastWords(forecast)}</p>}
+            <div className="draw">
+              {report.kind === "count" && report.shape === "pivot" && <Places context={context} report={draft.report as CountReport} dress={dress} onChange={(next, dressed) => room.set({ report: next, dress: dressed })} />}
+              {isBegun && !isList && report.shape && !isEmpty && (drawn ? <FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable={asTable} onDress={room.setDress} pace={pace} flags={dress.dayNotes ? flagsOf(notes ?? [], drawn) : []} forecast={isForecast && forecast?.forecast ? { forecast: forecast.forecast, days: forecast.days } : null} /> : !error && <Waiting>Counting …</Waiting>)}
+              {isList && <ListFigure context={context} report={report} onReport={onChange} dress={dress} onDress={room.setDress} mayChangeItems={facts.mayChangeItems} />}
+              {report.kind !== "count" && !isList && !report.shape && drawn && <FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable />}
+              {isPlain && !isEmpty && <PlainList report={report as CountReport} asGroups={isBegun && report.kind === "count" && report.by.length > 0 && drawn ? <FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable /> : null} />}
+            </div>
+            {(dress.footnote || dress.description) && <div className="foot">{dress.footnote && <p>{dress.footnote}</p>}{dress.description && <details><summary>What it is for</summary><p style={{ whiteSpace: "pre-wrap", maxWidth: "80ch" }}>{dress.description}</p></details>}</div>}
+          </>
+        )}
       </section>
-      <div className="side">{typing !== null ? <ReadAs context={context} report={report} problem={problem} /> : <Dress context={context} report={report} onReport={onChange} dress={dress} onDress={room.setDress} figure={figure} title={title} />}</div>
-      <div className="drawer"><Drawer context={context} report={report} opened={opened} leaf={leaf} onLeaf={setLeaf} onShowAll={() => setOpened(null)} /></div>
-      <SaveDialog saving={saving} proposed={draft.name || proposedName(says)} onNamed={room.setName} onSaved={(id) => router.push(`/reports/${id}`)} />
+      <div className="side">{isWide && !isDressOpen ? <button className="tab" aria-expanded={false} onClick={() => setDressOpen(true)}>Dress</button> : typing !== null ? <ReadAs context={context} report={report} problem={problem} /> : <Dress context={context} report={draft.report} onReport={onChange} dress={dress} onDress={room.setDress} figure={figure} title={title} reportId={kept?.id ?? null} />}</div>
+      <div className="drawer">{!groups && <Drawer context={context} report={report} opened={opened} leaf={leaf} onLeaf={setLeaf} onShowAll={() => setOpened(null)} reports={reports} mayChangeItems={facts.mayChangeItems} onSaveFilter={mayBuild ? () => setOpens("filter") : null} onExport={isBegun ? download : null} />}</div>
+      <SaveDialog saving={saving} proposed={draft.name || proposedName(says)} about={about} onAbout={setAbout} onNamed={room.setName} onSaved={(id) => router.push(`/reports/${id}`)} />
+      <Conflict context={context} saving={saving} draft={draft} onTheirs={() => { room.forget(saving.theirs!.version); location.assign(`/reports/${kept!.id}`); }} />
+      {kept && <Sharing kind="report" id={kept.id} name={kept.name} people={facts.data.lists.person} teams={facts.data.lists.team} mayChange={kept.mayChange} isOpen={opens === "share"} onClose={() => setOpens(null)} />}
+      {kept && mayBuild && opens === "mail" && <Mailing kind="report" target={kept.id} name={kept.name} people={facts.data.lists.person} teams={facts.data.lists.team} isOpen onClose={() => setOpens(null)} />}
+      {opens === "download" && <Download report={report} dress={dress} title={title} link={link} opened={exported} isOpen onClose={() => setOpens(null)} />}
+      {kept && <Versions context={context} id={kept.id} report={draft.report} dress={dress} isOpen={opens === "versions"} onClose={() => setOpens(null)} onTake={(old, dressed, version) => { room.set({ report: old, dress: dressed }); tell(`Version ${version} is here again; save it to keep it.`); }} />}
+      {opens === "filter" && <SaveFilter context={context} report={draft.report} isOpen onClose={() => setOpens(null)} onSaved={() => router.refresh()} />}
     </Grid>
   );
 }
 
+/** What a reader chose lives in the address, and changes nobody's saved report. */
+function useReaderChoices(): [Chosen, (chosen: Chosen) => void] {
+  const [chosen, setChosen] = useState<Chosen>({});
+  useEffect(() => {
+    try {
+      const given = new URLSearchParams(location.search).get("r");
+      if (given) setChosen(JSON.parse(given) as Chosen);
+    } catch {
+      tell("The choices in this address do not read; the builder’s stand.");
+    }
+  }, []);
+  const choose = useCallback((next: Chosen) => {
+    setChosen(next);
+    const address = new URL(location.href);
+    if (Object.keys(next).length) address.searchParams.set("r", JSON.stringify(next));
+    else address.searchParams.delete("r");
+    window.history.replaceState(null, "", address.pathname + address.search);
+  }, []);
+  return [chosen, choose];
+}
+
+const foldedPlaces = (report: Report, shown: ShownFigure | null) =>
+  report.kind === "count" && shown?.kind === "count" ? [...report.by.map((group, i) => ({ group, place: String(i), heads: shown.answer.rows.flatMap((row) => (row.path[i] ? [row.path[i]] : [])) })), ...(report.split ? [{ group: report.split, place: "split", heads: [...shown.answer.split] }] : [])].filter(({ group }) => group.folds?.length) : [];
+
+/** Remembers which values were there when the folds were made: a later one is not placed yet. */
+function withPlaced(dress: DressOptions, shown: ShownFigure | null, report: Report): DressOptions {
+  const places = foldedPlaces(report, shown);
+  if (places.length === 0) return dress;
+  return { ...dress, placed: Object.fromEntries(places.map(({ place, heads }) => [place, [...new Set(heads.filter((head) => head.kind === "value").map((head) => head.key))]])) };
+}
+
+function unplacedIn(shown: ShownFigure | null, dress: DressOptions, report: Report): string[] {
+  return foldedPlaces(report, shown).flatMap(({ place, heads }) => (dress.placed[place] ? [...new Set(heads.filter((head) => head.kind === "value" && !dress.placed[place].includes(head.key)).map((head) => head.label))] : []));
+}
+
+function forecastWords({ forecast, days }: ShownForecast): string {
+  const day = (n: number | null) => (n === null ? "not within two years" : (days[Math.min(n, days.length - 1)] ?? `${n} working days`));
+  return `Half of ${numberText(forecast!.runs)} runs are done by ${day(forecast!.days.p50)}, 85 % by ${day(forecast!.days.p85)}, 95 % by ${day(forecast!.days.p95)}. It is a likelihood, drawn from the last ${forecast!.rests} working days.`;
+}
+
 /** Until a picture is chosen: the matching records themselves, with their count. */
-function PlainList({ room, asGroups }: { room: ReturnType<typeof useDraft>; onOpen: (mark: Mark) => void; asGroups: React.ReactNode }) {
-  const { report } = room.draft;
+function PlainList({ report, asGroups }: { report: CountReport; asGroups: React.ReactNode }) {
   const [count, setCount] = useState<number | null>(null);
   const [sorts, setSorts] = useState<Sorts>([]);
-  const shownSorts = report.kind === "list" && report.sorts.length ? report.sorts : sorts;
-  const showing = report.kind === "list" && report.showing.length ? report.showing : subjects[report.subject.id].showing.map((id) => [id]);
+  const showing = subjects[report.subject.id].showing.map((id) => [id]);
   return (
     <>
       {asGroups}
-      <p role="status" style={{ color: "var(--ink-2)" }}><span style={{ font: "540 34px/1.1 var(--serif)", color: "var(--ink)" }}>{count === null ? "…" : numberText(count)}</span> {report.kind === "list" ? "in this list" : "match; no picture is chosen, so here they are"}</p>
+      <p role="status" style={{ color: "var(--ink-2)" }}><span style={{ font: "540 34px/1.1 var(--serif)", color: "var(--ink)" }}>{count === null ? "…" : numberText(count)}</span> match; no picture is chosen, so here they are</p>
       {count === 0 && !report.where && <p>There are none in this workspace yet; an administrator brings them in under Settings.</p>}
-      <div style={{ flex: 1, minHeight: 220, display: "flex" }}><RecordsTable bare report={report} showing={showing} sorts={shownSorts} onSort={(next) => (report.kind === "list" ? room.setReport({ ...report, sorts: next }) : setSorts(next))} onCount={setCount} /></div>
+      <div style={{ flex: 1, minHeight: 220, display: "flex" }}><RecordsTable bare report={report} showing={showing} sorts={sorts} onSort={setSorts} onCount={setCount} /></div>
     </>
   );
 }
 
-function PinButton({ kept }: { kept: KeptReport }) {
+function More({ kept, mayBuild, onVersions, onCopy }: { kept: KeptReport; mayBuild: boolean; onVersions: () => void; onCopy: () => void }) {
   const [isPinned, setPinned] = useState(kept.pinned);
   const router = useRouter();
-  const toggle = async () => {
+  const pin = async () => {
     try {
       await ask("/api/room/pin", { kind: "report", id: kept.id, pinned: !isPinned });
       setPinned(!isPinned);
@@ -134,7 +244,21 @@ function PinButton({ kept }: { kept: KeptReport }) {
       tell((error as Error).message);
     }
   };
-  return <Button aria-pressed={isPinned} onPress={() => void toggle()}>{isPinned ? <PinOff aria-hidden /> : <Pin aria-hidden />}{isPinned ? "Unpin" : "Pin"}</Button>;
+  return (
+    <>
+      <Button aria-pressed={isPinned} onPress={() => void pin()}>{isPinned ? <PinOff aria-hidden /> : <Pin aria-hidden />}{isPinned ? "Unpin" : "Pin"}</Button>
+      <MenuTrigger>
+        <Button>More …</Button>
+        <Popover placement="bottom end">
+          <Menu onAction={(key) => (key === "versions" ? onVersions() : key === "copy" ? onCopy() : location.assign(`/api/definitions/report/${kept.id}`))}>
+            <MenuItem id="versions">Earlier versions</MenuItem>
+            {mayBuild && <MenuItem id="copy">Save as copy</MenuItem>}
+            <MenuItem id="file">Download its definition</MenuItem>
+          </Menu>
+        </Popover>
+      </MenuTrigger>
+    </>
+  );
 }
 
 interface RoomKeys {
@@ -163,6 +287,7 @@ function useRoomKeys({ onType, onTable, onLeaf, onSave, undo, redo }: RoomKeys):
       else if (key === "t") run(onTable);
       else if (key === "r") run(() => onLeaf("records"));
       else if (key === "w") run(() => onLeaf("workings"));
+      else if (key === "c") run(() => onLeaf("compare"));
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);

@@ -1,10 +1,11 @@
 "use client";
-import { useCallback, useEffect, useMemo, useReducer } from "react";
+import { useCallback, useEffect, useMemo, useReducer, useRef } from "react";
 import type { AskContext } from "@/core/catalog";
 import { PLAIN_DRESS, shapeInput, type Dress, type Report } from "@/core/definition";
 import { parseSentence, printReport } from "@/core/sentence";
 import { shapes, whyNot } from "@/core/shapes";
-import { tell } from "../kit";
+import type { KeptDraft } from "@/contract/room";
+import { ask, tell } from "../kit";
 import type { KeptReport } from "./facts";
 
 /** What is being made: the report, its dress and its name. */
@@ -30,57 +31,77 @@ function step(steps: Steps, act: Act): Steps {
 }
 
 /** Keeps the shape only while it can show the report; says what it had to leave out. */
-export function withFittingShape(report: Report): Report {
+export function withFittingShape(report: Report, context: AskContext): Report {
   if (!report.shape) return report;
-  const why = whyNot(shapes[report.shape], shapeInput(report));
+  const why = whyNot(shapes[report.shape], shapeInput(report, context.catalog));
   if (!why) return report;
   tell(`${shapes[report.shape].words} was left out: ${why}.`);
   const { shape: _shape, ...rest } = report;
   return rest as Report;
 }
 
-const storeKey = (kept: KeptReport | null): string => `gt_draft_${kept?.id ?? "new"}`;
+const KEEP_AFTER_MS = 700;
 
-function firstDraft(context: AskContext, kept: KeptReport | null, sentence: string | null): { draft: Draft; unread: string | null } {
-  const plain: Report = { kind: "count", measures: [{ measure: "count" }], subject: { id: "items", ...(context.catalog.kinds()[0] ? { kind: (context.catalog.kinds().find((kind) => kind.name === "fault") ?? context.catalog.kinds()[0]).id } : {}) }, by: [] };
+function firstDraft(context: AskContext, kept: KeptReport | null, sentence: string | null, stored: KeptDraft | null): { draft: Draft; unread: string | null; isStored: boolean } {
+  const kinds = context.catalog.kinds();
+  const plain: Report = { kind: "count", measures: [{ measure: "count" }], subject: { id: "items", ...(kinds[0] ? { kind: (kinds.find((kind) => kind.name === "fault") ?? kinds[0]).id } : {}) }, by: [] };
   const base: Draft = kept ? { report: kept.definition, dress: kept.dress, name: kept.name } : { report: plain, dress: PLAIN_DRESS, name: "" };
   const parsed = sentence ? parseSentence(sentence, context) : null;
-  const read: Draft = parsed?.ok ? { ...base, report: parsed.value } : base;
-  return { draft: read, unread: parsed && !parsed.ok ? sentence : null };
+  const asked = parsed?.ok ? printReport(parsed.value, context.catalog) : null;
+  // A draft goes with the address it was made at: another sentence in the address is asked as it stands.
+  const fits = stored && stored.baseVersion === (kept?.version ?? 0) && (asked === null ? kept !== null : asked === printReport(stored.report, context.catalog));
+  if (fits && !(parsed && !parsed.ok)) return { draft: { report: stored.report, dress: stored.dress, name: stored.name }, unread: null, isStored: JSON.stringify([stored.report, stored.dress, stored.name]) !== JSON.stringify([base.report, base.dress, base.name]) };
+  return { draft: parsed?.ok ? { ...base, report: parsed.value } : base, unread: parsed && !parsed.ok ? sentence : null, isStored: false };
 }
 
-/** The draft of a room with undo and redo; the sentence lives in the address, the rest is kept on this device until saved. */
-export function useDraft(context: AskContext, kept: KeptReport | null, sentence: string | null) {
-  const first = useMemo(() => firstDraft(context, kept, sentence), []); // eslint-disable-line react-hooks/exhaustive-deps
+/** The draft of a room with undo and redo; the sentence lives in the address, all of it is kept on the server as one works. */
+export function useDraft(context: AskContext, kept: KeptReport | null, sentence: string | null, stored: KeptDraft | null) {
+  const first = useMemo(() => firstDraft(context, kept, sentence, stored), []); // eslint-disable-line react-hooks/exhaustive-deps
   const [steps, act] = useReducer(step, { past: [], now: first.draft, future: [] });
   const { now } = steps;
   const says = printReport(now.report, context.catalog);
-  useEffect(() => {
-    const stored = JSON.parse(localStorage.getItem(storeKey(kept)) ?? "null") as { says: string; version: number; dress: Dress; name: string } | null;
-    if (stored && stored.says === says && stored.version === (kept?.version ?? 0) && (JSON.stringify(stored.dress) !== JSON.stringify(now.dress) || stored.name !== now.name)) act({ kind: "set", draft: { ...now, dress: stored.dress, name: stored.name } });
-  }, []); // eslint-disable-line react-hooks/exhaustive-deps
+  const waits = useRef<ReturnType<typeof setTimeout> | null>(null);
+  const version = useRef(kept?.version ?? 0);
+  const send = useCallback((draft: KeptDraft | null) => ask("/api/room/keepDraft", { report: kept?.id ?? 0, draft }).catch(() => undefined), [kept?.id]);
   useEffect(() => {
     if (first.unread && steps.past.length === 0) return;
     const isKept = kept && says === printReport(kept.definition, context.catalog);
     const path = kept ? `/reports/${kept.id}${isKept ? "" : `?s=${encodeURIComponent(says)}`}` : `/reports/new?s=${encodeURIComponent(says)}`;
-    if (steps.past.length > 0 || sentence || kept) window.history.replaceState(null, "", path);
-    localStorage.setItem(storeKey(kept), JSON.stringify({ says, version: kept?.version ?? 0, dress: now.dress, name: now.name }));
+    const readers = new URLSearchParams(location.search).get("r");
+    if (steps.past.length > 0 || sentence || kept) window.history.replaceState(null, "", readers ? `${path}${path.includes("?") ? "&" : "?"}r=${encodeURIComponent(readers)}` : path);
+    if (steps.past.length === 0) return;
+    if (waits.current) clearTimeout(waits.current);
+    waits.current = setTimeout(() => { waits.current = null; void send({ report: now.report, dress: now.dress, name: now.name, baseVersion: version.current }); }, KEEP_AFTER_MS);
   }, [says, now.dress, now.name]); // eslint-disable-line react-hooks/exhaustive-deps
-  const setReport = useCallback((report: Report) => act({ kind: "set", draft: { ...now, report: withFittingShape(report) } }), [now]);
-  const setDress = useCallback((dress: Dress) => act({ kind: "set", draft: { ...now, dress } }), [now]);
-  const setName = useCallback((name: string) => act({ kind: "set", draft: { ...now, name } }), [now]);
+  useEffect(() => {
+    const onLeave = () => {
+      if (!waits.current) return;
+      navigator.sendBeacon?.("/api/room/keepDraft", new Blob([JSON.stringify({ report: kept?.id ?? 0, draft: { report: now.report, dress: now.dress, name: now.name, baseVersion: version.current } })], { type: "application/json" }));
+    };
+    window.addEventListener("pagehide", onLeave);
+    return () => window.removeEventListener("pagehide", onLeave);
+  });
+  const set = useCallback((more: Partial<Draft>) => act({ kind: "set", draft: { ...now, ...more, ...(more.report ? { report: withFittingShape(more.report, context) } : {}) } }), [now, context]);
   return {
-    draft: now, says, unread: first.unread, setReport, setDress, setName,
+    draft: now, says, unread: first.unread, isStored: first.isStored, isChanged: steps.past.length > 0,
+    set, setReport: useCallback((report: Report) => set({ report }), [set]), setDress: useCallback((dress: Dress) => set({ dress }), [set]), setName: useCallback((name: string) => set({ name }), [set]),
     undo: steps.past.length ? () => act({ kind: "undo" }) : null,
     redo: steps.future.length ? () => act({ kind: "redo" }) : null,
-    forget: () => localStorage.removeItem(storeKey(kept)),
+    /** It is saved as a version: the draft is over. */
+    forget: (saved: number) => {
+      version.current = saved;
+      if (waits.current) clearTimeout(waits.current);
+      waits.current = null;
+      void send(null);
+    },
   };
 }
 
 /** A name made from the sentence: "Open faults by priority". */
 export function proposedName(says: string): string {
+  const shapeWords = Object.values(shapes).map((shape) => shape.words).sort((a, b) => b.length - a.length).join("|");
   const words = says
-    .replace(/ as (bars|columns|stacked bars|line|pie|donut|number|list)$/, "")
+    .replace(new RegExp(` as (${shapeWords})$`), "")
     .replace(/^count (.+?) where status is open( and)?/, (_all, what: string, and?: string) => `open ${what}${and ? " where" : ""}`)
     .replace(/^count |^list /, "");
   return (words.charAt(0).toUpperCase() + words.slice(1)).slice(0, 120);

@@ -8,6 +8,8 @@ export interface RoomFacts {
   readonly now: Instant;
   readonly viewer: ViewerWords;
   readonly mayBuild: boolean;
+  /** Somebody of a client reads items and changes none. */
+  readonly mayChangeItems: boolean;
 }
 
 export const contextOf = (facts: RoomFacts): AskContext => ({ catalog: new Catalog(facts.data), now: facts.now, calendar: { ...facts.calendar, holidays: new Set(facts.calendar.holidays) } });

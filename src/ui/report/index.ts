@@ -3,4 +3,5 @@ export { Sketch } from "./Begin";
 export { RecordsTable } from "./RecordsTable";
 export { Choose } from "./pickers";
 export { FigureBody, measureWords, saidWords, Says } from "./FigurePane";
-export type { RoomFacts, KeptReport } from "./facts";
+export { WorkingsBody } from "./Workings";
+export { contextOf, type RoomFacts, type KeptReport } from "./facts";

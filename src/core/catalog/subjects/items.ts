@@ -5,7 +5,8 @@ import { defineSubject } from "./defineSubject";
 const column = (name: string) => ({ kind: "column", column: name }) as const;
 const thing = (type: ThingType, extra: Partial<Field> = {}): Field => ({ id: type, words: type, type: "thing", thing: type, reaches: type, source: column(`${type}_id`), ...extra });
 const followed = { tracked: true, ofState: true } as const;
-const derived = (name: "age" | "age in status" | "lead time" | "cycle time", unit: Unit): Field => ({ id: name, words: name, type: "duration", unit, source: { kind: "derived", name }, ofState: true });
+const derived = (name: "age" | "age in status" | "lead time" | "cycle time", unit: Unit): Field => ({ id: name, words: name, type: "duration", unit, source: { kind: "derived", name }, ofState: true, timed: true });
+const promise = (name: "SLA response" | "SLA resolution"): Field => ({ id: name, words: name, type: "choice", choices: ["met", "missed", "running"], source: { kind: "derived", name }, ofState: true });
 
 export const itemFields: readonly Field[] = [
   { id: "key", words: "key", type: "text", source: column("key") },
@@ -38,13 +39,22 @@ export const itemFields: readonly Field[] = [
   derived("age in status", "days"),
   derived("lead time", "days"),
   derived("cycle time", "days"),
+  { id: "time spent", words: "time spent", type: "duration", unit: "hours", source: { kind: "derived", name: "time spent" } },
+  promise("SLA response"),
+  promise("SLA resolution"),
   { id: "reassigned", words: "reassigned", type: "number", source: column("reassigned"), ofState: true },
   { id: "reopened", words: "reopened", type: "number", source: column("reopened"), ofState: true },
 ];
 
+/** How long an item was in a status, in all. */
+export const timeInStatus = (status: { readonly id: number; readonly label: string }): Field => ({
+  id: `time in:${status.id}`, words: `time in ${status.label}`, type: "duration", unit: "days", source: { kind: "derived", name: "time in status", status: status.id }, timed: true,
+});
+
 export const items = defineSubject({
   words: "items",
   one: "item",
+  key: "key",
   fields: itemFields,
   showing: ["key", "title", "status", "priority", "assignee", "age", "due"],
   sorted: { field: "created", descending: true },

@@ -4,6 +4,7 @@ import { defineSubject } from "./defineSubject";
 export const moves = defineSubject({
   words: "moves",
   one: "move",
+  key: "item",
   fields: [
     { id: "item", words: "item", type: "text", reaches: "item", source: { kind: "itemKey", column: "item_id" } },
     { id: "field", words: "field", type: "choice", choices: ["status", "priority", "assignee", "team", "project", "service", "sprint", "points", "remaining estimate", "due"], source: { kind: "column", column: "field" } },

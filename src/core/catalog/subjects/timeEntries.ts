@@ -4,6 +4,7 @@ import { defineSubject } from "./defineSubject";
 export const timeEntries = defineSubject({
   words: "time entries",
   one: "time entry",
+  key: "item",
   fields: [
     { id: "item", words: "item", type: "text", reaches: "item", source: { kind: "itemKey", column: "item_id" } },
     { id: "project", words: "project", type: "thing", thing: "project", reaches: "project", source: { kind: "column", column: "project_id" } },

@@ -1,5 +1,5 @@
-import { bind, sql } from "../../sql";
-import { fitsNumber, keptNumber } from "../match";
+import { sql } from "../../sql";
+import { compares, fitsNumber } from "../match";
 import { defineOperator } from "./defineOperator";
 
 export const between = defineOperator({
@@ -7,5 +7,5 @@ export const between = defineOperator({
   takes: "numbers",
   fits: fitsNumber,
   needs: "a number, money or a duration",
-  toSql: ({ path, field, relation }, [low, high]) => sql`${relation.raw(path)} BETWEEN ${bind(keptNumber(low, field), "numeric")} AND ${bind(keptNumber(high, field), "numeric")}`,
+  toSql: (target, values) => compares(target, values, (value, low, high) => sql`${value} BETWEEN ${low} AND ${high}`),
 });

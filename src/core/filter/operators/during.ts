@@ -1,4 +1,5 @@
-import { datesOf, fitsDate, inside } from "../match";
+import { invariant } from "../../base";
+import { fitsDate, inside, stretchOf } from "../match";
 import { defineOperator } from "./defineOperator";
 
 export const during = defineOperator({
@@ -6,5 +7,8 @@ export const during = defineOperator({
   takes: "period",
   fits: fitsDate,
   needs: "a date",
-  toSql: ({ path, field, relation }, [value]) => inside(relation.raw(path), field, datesOf(value, relation.view)),
+  toSql: ({ path, field, relation }, [value]) => {
+    invariant(value.kind === "period", "a period was checked before");
+    return inside(relation.raw(path), field, stretchOf(value.period, relation.view));
+  },
 });

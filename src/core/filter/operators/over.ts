@@ -1,5 +1,5 @@
-import { bind, sql } from "../../sql";
-import { fitsNumber, keptNumber } from "../match";
+import { sql } from "../../sql";
+import { compares, fitsNumber } from "../match";
 import { defineOperator } from "./defineOperator";
 
 export const over = defineOperator({
@@ -7,5 +7,5 @@ export const over = defineOperator({
   takes: "number",
   fits: fitsNumber,
   needs: "a number, money or a duration",
-  toSql: ({ path, field, relation }, [value]) => sql`${relation.raw(path)} > ${bind(keptNumber(value, field), "numeric")}`,
+  toSql: (target, values) => compares(target, values, (value, bound) => sql`${value} > ${bound}`),
 });

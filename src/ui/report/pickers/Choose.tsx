@@ -28,15 +28,26 @@ const Box = styled.div`
   .none { padding: 4px 12px 10px; color: var(--ink-2); }
 `;
 
+interface ChooseProps<T> {
+  readonly label: string;
+  readonly options: readonly Option<T>[];
+  readonly chosen: readonly T[];
+  readonly many?: boolean;
+  readonly onChoose: (value: T) => void;
+  readonly same?: (a: T, b: T) => boolean;
+  /** Looks elsewhere for more than is here. */
+  readonly onFind?: (words: string) => void;
+}
+
 /** A list to choose one or many from, with a search above it when it is long. Only the first 200 matches are drawn. */
-export function Choose<T>({ label, options, chosen, many, onChoose, same = Object.is }: { label: string; options: readonly Option<T>[]; chosen: readonly T[]; many?: boolean; onChoose: (value: T) => void; same?: (a: T, b: T) => boolean }) {
+export function Choose<T>({ label, options, chosen, many, onChoose, same = Object.is, onFind }: ChooseProps<T>) {
   const [words, setWords] = useState("");
   const name = useId();
-  const isLong = options.length > 8;
+  const isLong = options.length > 8 || onFind !== undefined;
   const found = options.filter((option) => option.label.toLowerCase().includes(words.trim().toLowerCase()));
   return (
     <Box>
-      {isLong && <div className="find"><Search size={15} aria-hidden /><input autoFocus aria-label={`Find: ${label}`} placeholder={label} value={words} onChange={(event) => setWords(event.target.value)} /></div>}
+      {isLong && <div className="find"><Search size={15} aria-hidden /><input autoFocus aria-label={`Find: ${label}`} placeholder={label} value={words} onChange={(event) => { setWords(event.target.value); onFind?.(event.target.value); }} /></div>}
       <div className="rows" role={many ? "group" : "radiogroup"} aria-label={label}>
         {found.slice(0, 200).map((option, index) => {
           const head = option.group !== found[index - 1]?.group ? option.group : undefined;

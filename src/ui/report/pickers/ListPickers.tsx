@@ -1,6 +1,7 @@
 "use client";
 import { typeOf } from "@/core/catalog";
-import type { CountReport, ListReport, Report } from "@/core/definition";
+import type { CountReport, CrossingsReport, LevelReport, ListReport, Report } from "@/core/definition";
+import { fieldText } from "@/core/sentence";
 import { parsePeriod, periodDatesText, periodText, PERIOD_EXAMPLES, resolvePeriod } from "@/core/time";
 import { useState } from "react";
 import { Button, Field } from "../../kit";
@@ -20,17 +21,24 @@ export function ShowingPicker({ context, report, onChange, onDone }: PickerProps
   );
 }
 
-/** By what a list is sorted: one field, either way. */
+/** By what a list is sorted: several fields in order, each either way. */
 export function SortPicker({ context, report, onChange, onDone }: PickerProps & { report: ListReport }) {
-  const [first] = report.sorts;
-  const set = (field: readonly string[], descending: boolean) => onChange({ ...report, sorts: [{ field: [...field], ...(descending ? { descending: true as const } : {}) }, ...report.sorts.slice(1).filter((sort) => !samePath(sort.field, field))] });
-  const isNumber = first && typeOf(lastField(context.catalog.findPath(report.subject.id, first.field)!)).kept === "number";
+  const put = (sorts: ListReport["sorts"]) => onChange({ ...report, sorts });
+  const toggle = (ids: readonly string[]) => put(report.sorts.some((sort) => samePath(sort.field, ids)) ? report.sorts.filter((sort) => !samePath(sort.field, ids)) : [...report.sorts, { field: [...ids] }].slice(-6));
+  const isNumber = (ids: readonly string[]) => { const path = context.catalog.findPath(report.subject.id, ids); return path && typeOf(lastField(path)).kept === "number"; };
   return (
     <>
-      <Choose label="Sorted by" options={fieldOptions(context.catalog, report.subject.id, (field) => !field.many)} chosen={first ? [first.field] : []} same={samePath} onChoose={(ids) => set(ids, false)} />
+      <Choose label="Sorted by" options={fieldOptions(context.catalog, report.subject.id, (field) => !field.many)} chosen={report.sorts.map((sort) => sort.field)} many same={samePath} onChoose={toggle} />
+      <div style={{ padding: "0 12px 6px" }}>
+        {report.sorts.map((sort, i) => (
+          <div key={sort.field.join("/")} style={{ display: "flex", gap: 6, alignItems: "center" }}>
+            <b style={{ fontWeight: 650 }}>{i + 1}</b> {fieldText(context.catalog, report.subject.id, sort.field)}
+            <Button $small style={{ marginLeft: "auto" }} onPress={() => put(report.sorts.map((one, n) => (n === i ? { field: one.field, ...(one.descending ? {} : { descending: true as const }) } : one)))}>{sort.descending ? (isNumber(sort.field) ? "largest first" : "last first") : isNumber(sort.field) ? "smallest first" : "first first"}</Button>
+          </div>
+        ))}
+      </div>
       <Foot>
-        <Button $small onPress={() => { onChange({ ...report, sorts: [] }); onDone(); }}>Take out</Button>
-        {first && <Button $small $look="line" onPress={() => set(first.field, !first.descending)}>{first.descending ? (isNumber ? "Smallest first" : "First first") : isNumber ? "Largest first" : "Last first"}</Button>}
+        <Button $small onPress={() => { put([]); onDone(); }}>Take out</Button>
         <Button $small $look="solid" onPress={onDone}>Done</Button>
       </Foot>
     </>
@@ -38,20 +46,20 @@ export function SortPicker({ context, report, onChange, onDone }: PickerProps & 
 }
 
 /** The period of the time axis. */
-export function PeriodPicker({ context, report, onChange, onDone }: PickerProps & { report: CountReport }) {
+export function PeriodPicker({ context, report, onChange, onDone }: PickerProps & { report: CountReport | LevelReport | CrossingsReport }) {
   const [text, setText] = useState(report.period ? periodText(report.period) : "");
   const parsed = parsePeriod(text);
   const meant = (words: string) => { const read = parsePeriod(words); return read.ok ? periodDatesText(resolvePeriod(read.value, context.now, context.calendar)) : ""; };
   const set = (words: string) => {
     setText(words);
     const read = parsePeriod(words);
-    if (read.ok) onChange({ ...report, period: read.value });
+    if (read.ok) onChange({ ...report, period: read.value } as Report);
   };
   return (
     <div style={{ width: 360, maxWidth: "100%" }}>
       <div style={{ padding: "12px 12px 4px" }}><Field label="For which period" value={text} onChange={set} error={text && !parsed.ok ? parsed.problems[0].message : null} autoFocus /></div>
       <Choose label="A period" options={PERIOD_EXAMPLES.map((words) => ({ value: words, label: words, about: meant(words) }))} chosen={[text]} onChoose={set} />
-      <Foot><Button $small onPress={() => { const { period: _p, runningTotal: _r, ...rest } = report; onChange(rest); onDone(); }}>Take out</Button><Button $small $look="solid" onPress={onDone}>Done</Button></Foot>
+      <Foot>{report.kind === "count" && <Button $small onPress={() => { const { period: _p, runningTotal: _r, ...rest } = report; onChange(rest); onDone(); }}>Take out</Button>}<Button $small $look="solid" onPress={onDone}>Done</Button></Foot>
     </div>
   );
 }

@@ -7,8 +7,8 @@ import type { PickerProps } from "./context";
 import { Foot } from "./parts";
 
 /** The pictures; one that cannot show this says why. */
-export function ShapePicker({ report, onChange, onDone }: PickerProps) {
-  const input = shapeInput(report);
+export function ShapePicker({ context, report, onChange, onDone }: PickerProps) {
+  const input = shapeInput(report, context.catalog);
   const options = SHAPE_IDS.map((id) => {
     const why = whyNot(shapes[id], input);
     return { value: id, label: shapes[id].words, about: why ?? shapes[id].goodFor, isDisabled: why !== null };

@@ -1,0 +1,1 @@
+export { nextRun, scheduleText, type Schedule } from "./schedule";

@@ -1,0 +1,93 @@
+import { chromium, type Browser, type Page } from "playwright-core";
+import type { EntityManager } from "@/data";
+import type { Drawer } from "../exports/exportReport";
+import { makePrintJob } from "./printJob";
+
+const PROGRAM = "/usr/bin/chromium";
+/** At most two pages at once: a page takes a core. */
+const MOST_PAGES = 2;
+const READY_MS = 30_000;
+
+let browser: Promise<Browser> | null = null;
+let busy = 0;
+const waiting: (() => void)[] = [];
+
+function theBrowser(): Promise<Browser> {
+  browser ??= chromium.launch({ executablePath: PROGRAM, args: ["--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run"] }).then((started) => {
+    started.on("disconnected", () => (browser = null));
+    return started;
+  });
+  browser.catch(() => (browser = null));
+  return browser;
+}
+
+/** Ends the browser of this process, if it has one. */
+export async function closeBrowser(): Promise<void> {
+  const open = await browser?.catch(() => null);
+  browser = null;
+  await open?.close();
+}
+
+async function withPage<T>(work: (page: Page) => Promise<T>): Promise<T> {
+  while (busy >= MOST_PAGES) await new Promise<void>((resolve) => waiting.push(resolve));
+  busy += 1;
+  try {
+    const context = await (await theBrowser()).newContext({ viewport: { width: 1060, height: 760 }, deviceScaleFactor: 2, reducedMotion: "reduce" });
+    try {
+      return await work(await context.newPage());
+    } finally {
+      await context.close();
+    }
+  } finally {
+    busy -= 1;
+    waiting.shift()?.();
+  }
+}
+
+/** The address of the application as this process reaches it. */
+export const ownAddress = (): string => process.env.GRAND_TALLY_URL ?? `http://127.0.0.1:${process.env.PORT ?? 4310}`;
+
+/** Draws reports as the application's own print page, in Debian's Chromium. */
+export const chromiumDrawer = (em: EntityManager): Drawer => ({
+  async draw(ask, format, viewer) {
+    const secret = await makePrintJob(em, viewer, { report: ask.report, dress: ask.dress, title: ask.title, link: ask.link, workings: format === "pdf" });
+    return withPage(async (page) => {
+      const across = ask.page?.across ?? true;
+      await page.goto(`${ownAddress()}/print/${secret}?as=${format}&across=${across ? 1 : 0}`, { waitUntil: "load" });
+      await page.waitForSelector("[data-ready]", { state: "attached", timeout: READY_MS });
+      await page.evaluate(() => document.fonts.ready);
+      if (format === "pdf") return page.pdf({ format: ask.page?.paper ?? "A4", landscape: across, printBackground: true, margin: { top: "14mm", bottom: "16mm", left: "14mm", right: "14mm" }, displayHeaderFooter: true, headerTemplate: "<span></span>", footerTemplate: FOOT(ask.title) });
+      if (format === "png") return page.locator("[data-figure]").screenshot({ type: "png" });
+      return new TextEncoder().encode(await page.evaluate(drawingOf));
+    });
+  },
+});
+
+const FOOT = (title: string): string => `<div style="width:100%;font:8px sans-serif;color:#5a5266;padding:0 14mm;display:flex;justify-content:space-between"><span>${title.replace(/[<>&]/g, "")}</span><span>page <span class="pageNumber"></span> of <span class="totalPages"></span></span></div>`;
+
+/** The largest drawing of the page as a file of its own: colours and type worked out, so that it needs no style sheet. */
+function drawingOf(): string {
+  const drawings = [...document.querySelectorAll<SVGSVGElement>("[data-figure] svg")].sort((a, b) => b.getBoundingClientRect().width * b.getBoundingClientRect().height - a.getBoundingClientRect().width * a.getBoundingClientRect().height);
+  const drawing = drawings[0];
+  if (!drawing) return "<svg xmlns='http://www.w3.org/2000/svg'/>";
+  const copy = drawing.cloneNode(true) as SVGSVGElement;
+  const [from, to] = [[drawing, ...drawing.querySelectorAll<SVGElement>("*")], [copy, ...copy.querySelectorAll<SVGElement>("*")]];
+  from.forEach((node, i) => {
+    const style = getComputedStyle(node);
+    for (const name of ["fill", "stroke", "stroke-width", "stroke-dasharray", "opacity", "font-family", "font-size", "font-weight", "text-anchor"]) {
+      const value = style.getPropertyValue(name);
+      if (value && value !== "none" && value !== "normal") to[i].setAttribute(name, value);
+      else if (value === "none" && (name === "fill" || name === "stroke")) to[i].setAttribute(name, "none");
+    }
+    to[i].removeAttribute("style");
+    to[i].removeAttribute("class");
+    to[i].removeAttribute("tabindex");
+    to[i].removeAttribute("role");
+  });
+  const { width, height } = drawing.getBoundingClientRect();
+  copy.setAttribute("xmlns", "http://www.w3.org/2000/svg");
+  copy.setAttribute("width", String(width));
+  copy.setAttribute("height", String(height));
+  if (!copy.getAttribute("viewBox")) copy.setAttribute("viewBox", `0 0 ${width} ${height}`);
+  return new XMLSerializer().serializeToString(copy);
+}

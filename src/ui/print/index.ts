@@ -1,0 +1,1 @@
+export { PrintPage, type PrintFacts } from "./PrintPage";

@@ -1,0 +1,102 @@
+"use client";
+import { ArrowDown, ArrowUp, EyeOff, GripVertical } from "lucide-react";
+import { useState } from "react";
+import { lastOf, typeOf, type AskContext } from "@/core/catalog";
+import type { CountReport, Dress, Group } from "@/core/definition";
+import { keyOfPath, type Figure, type FigureRow } from "@/core/figure";
+import type { Value } from "@/core/filter";
+import { Button, Checkbox, Choice, Field, tell } from "../../kit";
+import { fill } from "../../charts";
+
+export const ORDERS: Record<Dress["order"], string> = { natural: "in their own order", largest: "largest first", smallest: "smallest first", name: "by name", hand: "by hand" };
+
+export interface PartProps {
+  readonly context: AskContext;
+  readonly report: CountReport;
+  readonly onReport: (report: CountReport) => void;
+  readonly dress: Dress;
+  readonly onDress: (dress: Dress) => void;
+  readonly figure: Figure | null;
+}
+
+/** Order of the bars and of the parts of a bar, by hand too; folds, and what is never shown. */
+export function OrderAndFolds({ context, report, onReport, dress, onDress, figure }: PartProps) {
+  const [picked, setPicked] = useState<readonly string[]>([]);
+  const [name, setName] = useState("");
+  const [dragged, setDragged] = useState<number | null>(null);
+  const rows = figure?.rows ?? [];
+  const group = report.by[report.by.length - 1];
+  const values = (row: FigureRow): Value[] | null => valuesOf(row.path[row.path.length - 1], group, context, report);
+  const put = (next: Group) => onReport({ ...report, by: report.by.map((one, i) => (i === report.by.length - 1 ? next : one)) });
+  const isPlain = report.by.length === 1 && !group.grain && !group.cases && !group.ranges;
+  const place = (from: number, to: number) => {
+    if (to < 0 || to >= rows.length) return;
+    const keys = rows.map((row) => keyOfPath(row.path));
+    const [key] = keys.splice(from, 1);
+    keys.splice(to, 0, key);
+    onDress({ ...dress, order: "hand", byHand: keys });
+  };
+  const fold = () => {
+    const chosen = rows.filter((row) => picked.includes(keyOfPath(row.path)));
+    const folded = chosen.flatMap((row) => values(row) ?? []);
+    if (!name.trim() || folded.length < 2) return tell("Say what the fold is called.");
+    const kept = (group.folds ?? []).filter((_, i) => !chosen.some((row) => row.path[row.path.length - 1] === `f${i}`));
+    put({ ...group, folds: [...kept, { name: name.trim(), values: folded }] });
+    setPicked([]);
+    setName("");
+  };
+  const hide = (row: FigureRow) => {
+    const hidden = values(row);
+    if (hidden) put({ ...group, without: [...(group.without ?? []), ...hidden] });
+  };
+  const series = (figure?.series ?? []).filter((one) => !/^m\d/.test(one.key));
+  const placeSeries = (from: number, to: number) => {
+    const keys = series.map((one) => one.key);
+    const [key] = keys.splice(from, 1);
+    keys.splice(to, 0, key);
+    onDress({ ...dress, splitOrder: keys });
+  };
+  return (
+    <>
+      {!figure?.isTime && <Choice label="Order" value={dress.order} options={Object.entries(ORDERS) as [Dress["order"], string][]} onChange={(order) => onDress({ ...dress, order, ...(order === "hand" ? { byHand: rows.map((row) => keyOfPath(row.path)) } : {}) })} />}
+      {rows.slice(0, 40).map((row, i) => {
+        const key = keyOfPath(row.path);
+        const isPicked = picked.includes(key);
+        return (
+          <div key={key} className={`line${isPicked ? " picked" : ""}`} draggable={!figure?.isTime} onDragStart={() => setDragged(i)} onDragOver={(event) => dragged !== null && event.preventDefault()} onDrop={() => { if (dragged !== null && dragged !== i) place(dragged, i); setDragged(null); }}>
+            {!figure?.isTime && <GripVertical size={14} aria-hidden style={{ color: "var(--plum)", flex: "none", cursor: "grab" }} />}
+            {isPlain && values(row) && <Checkbox aria-label={`Pick ${row.label}`} isSelected={isPicked} onChange={(on) => setPicked(on ? [...picked, key] : picked.filter((one) => one !== key))} />}
+            <i style={{ background: fill(row.color) }} /><span className="name">{row.label}</span><span className="n">{row.words}</span>
+            {dress.order === "hand" && <><Button $small $icon aria-label={`${row.label} up`} isDisabled={i === 0} onPress={() => place(i, i - 1)}><ArrowUp aria-hidden /></Button><Button $small $icon aria-label={`${row.label} down`} isDisabled={i === rows.length - 1} onPress={() => place(i, i + 1)}><ArrowDown aria-hidden /></Button></>}
+            {isPlain && dress.order !== "hand" && values(row) && <Button $small $icon aria-label={`Leave out ${row.label}`} onPress={() => hide(row)}><EyeOff aria-hidden /></Button>}
+          </div>
+        );
+      })}
+      {rows.length > 40 && <p className="note">and {rows.length - 40} more</p>}
+      {picked.length > 1 && <div className="fold"><Field label={`Fold these ${picked.length} as`} value={name} onChange={setName} /><Button $small $look="solid" onPress={fold}>Fold</Button></div>}
+      {(group.folds?.length || group.without?.length) && (
+        <div style={{ display: "flex", gap: 6, flexWrap: "wrap", paddingTop: 4 }}>
+          {group.folds?.map((one, i) => <Button key={one.name} $small $look="line" onPress={() => { const folds = group.folds!.filter((_, at) => at !== i); const { folds: _f, ...rest } = group; put(folds.length ? { ...rest, folds } : rest); }}>Unfold {one.name}</Button>)}
+          {group.without?.length ? <Button $small $look="line" onPress={() => { const { without: _w, ...rest } = group; put(rest); }}>Show {group.without.length} left out</Button> : null}
+        </div>
+      )}
+      {series.length > 1 && <><p className="note" style={{ paddingTop: 8 }}>Parts of a bar</p>{series.slice(0, 20).map((one, i) => <div key={one.key} className="line"><i style={{ background: fill(one.color) }} /><span className="name">{one.label}</span><span className="n">{one.total}</span><Button $small $icon aria-label={`${one.label} up`} isDisabled={i === 0} onPress={() => placeSeries(i, i - 1)}><ArrowUp aria-hidden /></Button><Button $small $icon aria-label={`${one.label} down`} isDisabled={i === series.length - 1} onPress={() => placeSeries(i, i + 1)}><ArrowDown aria-hidden /></Button></div>)}</>}
+      <p className="note">A fold or a part left out changes the sentence; order does not.</p>
+    </>
+  );
+}
+
+/** The values that a group's key stands for; null for what cannot be folded or left out. */
+function valuesOf(key: string, group: Group, context: AskContext, report: CountReport): Value[] | null {
+  if (key === "n") return [{ kind: "unset" }];
+  if (key.startsWith("f")) return group.folds?.[Number(key.slice(1))]?.values ?? null;
+  if (!key.startsWith("v")) return null;
+  const path = context.catalog.findPath(report.subject.id, group.field);
+  if (!path) return null;
+  const field = lastOf(path);
+  const value = key.slice(1);
+  if (field.thing) return [{ kind: "thing", thing: field.thing, id: Number(value) }];
+  if (field.id === "stage") return [{ kind: "stage", stage: value as "waiting" }];
+  const { kept } = typeOf(field);
+  return kept === "number" ? [{ kind: "number", number: value }] : kept === "flag" ? [{ kind: "flag", yes: value === "true" }] : [{ kind: "text", text: value }];
+}
