@@ -5,6 +5,7 @@ import type { Figure, Said } from "@/core/figure";
 import type { Value } from "@/core/filter";
 import type { Forecast } from "@/core/history";
 import type { Piece } from "@/core/sentence";
+import type { ShapeId } from "@/core/shapes";
 
 /** What the rooms ask the server, and what it answers; shared by both sides. */
 export const FigureAsk = z.object({ definition: ReportSchema, dress: DressSchema });
@@ -148,7 +149,7 @@ export interface ReportLine {
   readonly purpose: string;
   readonly category: string;
   readonly pieces: readonly Piece[];
-  readonly shape: string | null;
+  readonly shape: ShapeId | null;
   readonly owner: string;
   readonly mine: boolean;
   /** Of somebody in one of the viewer's teams, or shared with one. */
@@ -163,6 +164,14 @@ export interface ReportLine {
   readonly mineOpened: string | null;
 }
 
+/** A ready-made report as the library offers it. */
+export interface ReadyLine {
+  readonly name: string;
+  readonly category: string;
+  readonly sentence: string;
+  readonly shape: ShapeId;
+}
+
 /** A saved filter as the library shows it, its conditions spelled out. */
 export interface FilterLine {
   readonly id: number;
@@ -171,7 +180,9 @@ export interface FilterLine {
   readonly purpose: string;
   readonly subject: string;
   readonly says: string;
+  /** The sentence that lists what it holds, and that whose conditions are its own. */
   readonly sentence: string;
+  readonly conditions: string;
   readonly owner: string;
   readonly mine: boolean;
   readonly shared: boolean;

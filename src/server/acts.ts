@@ -21,6 +21,7 @@ import { dropMailing, listMailings, saveMailing, sendSoon } from "./mail/mailing
 import { answerWorkings } from "./reports/answerReport";
 import { compareWith, quickLook } from "./reports/compare";
 import { askForecast } from "./reports/forecast";
+import { listMails, mailAddress } from "./mail/mailRoom";
 import { dropDayNote, keepFinding, listDayNotes, listFindings, listNotices, noticeSeen, saveDayNote } from "./reports/notes";
 import { noteUnplaced } from "./reports/placed";
 import { askEmptied, askFigure, askRecords, askValues } from "./reports/room";
@@ -140,6 +141,7 @@ export const acts = {
       return id;
     },
   }),
+  mails: act({ asks: contract.NothingAsk, run: async ({ em, desk }) => listMails(em, await mailAddress(em, desk.viewer)) }),
   sendMailing: act({ asks: contract.IdAsk, run: async ({ em, desk }, { id }) => settled(await sendSoon(em, desk.viewer, id)) }),
   dropMailing: act({ asks: contract.IdAsk, run: async ({ em, desk }, { id }) => settled(await dropMailing(em, desk.viewer, id)) }),
   dayNotes: act({ asks: contract.IdAsk, run: ({ em, desk }, { id }) => listDayNotes(em, desk.viewer, id || null) }),

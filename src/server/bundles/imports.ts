@@ -8,6 +8,7 @@ import type { ImportState } from "@/contract/room";
 import { type EntityManager, importBundle, type ImportOutcome, readBundleFiles, UnreadableBundle, type Viewer, withConnection, writeRefused } from "@/data";
 import type { Clock } from "../clock";
 import { log } from "../log";
+import { makeFirstReadyMade } from "../library/readyMade";
 
 const dataFolder = (): string => process.env.GRAND_TALLY_DATA ?? join(process.cwd(), ".data");
 
@@ -94,8 +95,9 @@ export async function runImport(em: EntityManager, clock: Clock, job: ImportJob)
   try {
     const [file] = (await readdir(row.folder)).filter((name) => name !== "stages.json" && !name.startsWith("refused"));
     const raw = await readBundleFiles(file === "bundle.zip" ? join(row.folder, file) : row.folder);
+    const by = await importer(em, job.id);
     const outcome = await importBundle(em, raw, {
-      dryRun: job.dryRun, now: clock.now(), by: await importer(em, job.id), ...(job.stages ? { stages: job.stages } : {}),
+      dryRun: job.dryRun, now: clock.now(), by, ...(job.stages ? { stages: job.stages } : {}),
       onProgress: (doing, done, of) => {
         if (Date.now() - told < 300) return;
         told = Date.now();
@@ -103,6 +105,7 @@ export async function runImport(em: EntityManager, clock: Clock, job: ImportJob)
       },
     });
     await writeRefused(join(row.folder, "refused"), raw, outcome.refused);
+    if (!job.dryRun && outcome.unstaged.length === 0 && by !== null) await makeFirstReadyMade(em, by);
     await setState(em, job.id, outcome.unstaged.length ? "asks" : job.dryRun ? "checked" : "done", toldOf(outcome));
   } catch (error) {
     const unreadable = error instanceof UnreadableBundle;

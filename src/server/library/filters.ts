@@ -19,9 +19,11 @@ export async function listFilters(em: EntityManager, viewer: Viewer, catalog: Ca
     return catalog.filters.flatMap((filter): FilterLine[] => {
       const row = kept.get(filter.id);
       if (!row) return [];
-      const says = filter.where ? conditionText(ConditionSchema.parse(filter.where), catalog, filter.subject.id) : "all of them";
-      const sentence = printReport({ kind: "list", subject: { id: filter.subject.id, ...(filter.subject.kind === undefined ? {} : { kind: filter.subject.kind }), filter: filter.id }, showing: [], sorts: [] }, catalog);
-      return [{ id: filter.id, version: row.version, name: filter.name, purpose: filter.purpose, subject: catalog.subjectWords({ id: filter.subject.id, ...(filter.subject.kind === undefined ? {} : { kind: filter.subject.kind }) }), says, sentence, owner: row.owner, mine: row.owner_id === viewer.person, shared: row.shared, updatedAt: row.updated_at, mayChange: mayBuild(viewer) && row.may_change, pinned: row.pinned }];
+      const where = filter.where ? ConditionSchema.parse(filter.where) : undefined;
+      const says = where ? conditionText(where, catalog, filter.subject.id) : "all of them";
+      const subject = { id: filter.subject.id, ...(filter.subject.kind === undefined ? {} : { kind: filter.subject.kind }) };
+      const listOf = (more: object) => printReport({ kind: "list", subject, showing: [], sorts: [], ...more }, catalog);
+      return [{ id: filter.id, version: row.version, name: filter.name, purpose: filter.purpose, subject: catalog.subjectWords(subject), says, sentence: listOf({ subject: { ...subject, filter: filter.id } }), conditions: listOf(where ? { where } : {}), owner: row.owner, mine: row.owner_id === viewer.person, shared: row.shared, updatedAt: row.updated_at, mayChange: mayBuild(viewer) && row.may_change, pinned: row.pinned }];
     });
   });
 }

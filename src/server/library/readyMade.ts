@@ -1,4 +1,5 @@
-import { PLAIN_DRESS, DressSchema } from "@/core/definition";
+import type { AskContext } from "@/core/catalog";
+import { PLAIN_DRESS, DressSchema, type Dress, type Report } from "@/core/definition";
 import { parseSentence } from "@/core/sentence";
 import { type EntityManager, loadViewer, withConnection } from "@/data";
 import { systemClock } from "../clock";
@@ -36,20 +37,50 @@ const BOARD: readonly (readonly [string, number, number, number, number])[] = [
   ["Requests each week", 0, 6, 4, 6], ["Finished each month, by kind", 4, 6, 4, 6], ["Who carries what", 8, 6, 4, 6], ["Oldest open faults", 0, 12, 12, 6],
 ];
 
-/** Saves the ready-made reports and a dashboard of them for a builder; sentences that the workspace has no fields for are left out. */
+/** A report for a common job, in the words of this workspace. */
+export interface ReadyMade {
+  readonly name: string;
+  readonly purpose: string;
+  readonly category: string;
+  readonly report: Report;
+  readonly dress: Dress;
+}
+
+/** Where a workspace has no kind of that name, its items stand in. */
+const general = (words: string): string => words.replace(/\b(faults|requests|stories)\b/g, "items").replace(/\b(Faults|Requests|Stories)\b/g, "Items");
+
+/** The ready-made reports that this workspace can answer; sentences that it has no fields for are left out. */
+export function readyMade(context: AskContext): ReadyMade[] {
+  const made = REPORTS.flatMap(({ name, sentence, dress, category = "Desk", purpose = "" }): ReadyMade[] => {
+    for (const [named, said] of [[name, sentence], [general(name), general(sentence)]]) {
+      const parsed = parseSentence(said, context);
+      if (parsed.ok) return [{ name: named, purpose, category, report: parsed.value, dress: dress ? DressSchema.parse(dress) : PLAIN_DRESS }];
+    }
+    return [];
+  });
+  return made.filter((one, i) => made.findIndex((other) => other.name === one.name) === i);
+}
+
+/** Saves the ready-made reports and a dashboard of them for a builder. */
 export async function makeReadyMade(em: EntityManager, login: string): Promise<void> {
-  const person = await withConnection(em, async (client) => (await client.query<{ id: number }>("SELECT id FROM people WHERE login = $1", [login])).rows[0]?.id);
-  const viewer = person === undefined ? null : await withConnection(em, (client) => loadViewer(client, person));
+  const viewer = await withConnection(em, async (client) => {
+    const { rows } = await client.query<{ id: number }>("SELECT id FROM people WHERE login = $1", [login]);
+    return rows[0] ? loadViewer(client, rows[0].id) : null;
+  });
   if (!viewer) return;
   const { view } = await deskOf(em, viewer, systemClock);
   const ids = new Map<string, number>();
-  for (const { name, sentence, dress, category = "Desk", purpose = "" } of REPORTS) {
-    const parsed = parseSentence(sentence, view);
-    if (!parsed.ok) continue;
-    const saved = await saveReport(em, viewer, view, { name, definition: parsed.value, dress: dress ? DressSchema.parse(dress) : PLAIN_DRESS, category, purpose, forEveryone: true });
+  for (const { name, purpose, category, report, dress } of readyMade(view)) {
+    const saved = await saveReport(em, viewer, view, { name, definition: report, dress, category, purpose, forEveryone: true });
     if (saved.ok) ids.set(name, saved.value.id);
   }
-  const tiles = BOARD.flatMap(([name, x, y, w, h], i) => (ids.has(name) ? [{ id: `t${i + 1}`, report: ids.get(name)!, x, y, w, h }] : []));
+  const tiles = BOARD.flatMap(([name, x, y, w, h], i) => { const id = ids.get(name) ?? ids.get(general(name)); return id === undefined ? [] : [{ id: `t${i + 1}`, report: id, x, y, w, h }]; });
   const board = await saveDashboard(em, viewer, { name: "Desk morning", purpose: "What is open, who has it, and what came in?", tiles, forEveryone: true });
   if (board.ok) await setPin(em, viewer, "dashboard", board.value.id, true);
+}
+
+/** The same where nobody has saved a report yet: with the first import of one's own records. */
+export async function makeFirstReadyMade(em: EntityManager, person: number): Promise<void> {
+  const login = await withConnection(em, async (client) => (await client.query<{ login: string }>("SELECT login FROM people WHERE id = $1 AND NOT EXISTS (SELECT 1 FROM reports)", [person])).rows[0]?.login);
+  if (login) await makeReadyMade(em, login);
 }

@@ -67,6 +67,10 @@ export async function listReports(em: EntityManager, viewer: Viewer, catalog: Ca
   });
 }
 
+/** Names of all reports that one may read, for pickers. */
+export const reportNames = (em: EntityManager, viewer: Viewer): Promise<{ id: number; name: string }[]> =>
+  withConnection(em, async (client) => (await client.query<{ id: number; name: string }>(`SELECT r.id, r.name FROM reports r WHERE r.deleted_at IS NULL AND ${readable("r", "report")} ORDER BY r.name COLLATE "natural" LIMIT 2000`, asks(viewer))).rows);
+
 /** Reports that one may read and that ask the same, or the same of the same records. */
 export async function findTwins(em: EntityManager, viewer: Viewer, catalog: Catalog, report: Report, except: number | null): Promise<TwinLine[]> {
   const asked = printReport({ ...report, shape: undefined }, catalog);

@@ -1,8 +1,8 @@
 import { simpleParser } from "mailparser";
 import { SMTPServer } from "smtp-server";
 import type { MailLine } from "@/contract/room";
-import { type EntityManager, newSession, withConnection } from "@/data";
-import { ISO } from "../library/kept";
+import { type EntityManager, newSession, type Viewer, withConnection } from "@/data";
+import { ISO, isAdministrator } from "../library/kept";
 import { log } from "../log";
 
 const MOST_BYTES = 30 * 1024 ** 2;
@@ -67,4 +67,10 @@ export async function loadAttachment(em: EntityManager, id: number, receiver: st
     const { rows } = await client.query<{ name: string; type: string; bytes: Buffer }>("SELECT a.name, a.type, a.bytes FROM mail_attachments a JOIN mail_messages m ON m.id = a.message_id WHERE a.id = $1 AND ($2::text IS NULL OR lower($2) = ANY(SELECT lower(x) FROM unnest(m.receivers) x))", [id, receiver]);
     return rows[0] ?? null;
   });
+}
+
+/** Whose mail somebody may read: null for all of it (administrators), else their own address; "" where they have none. */
+export async function mailAddress(em: EntityManager, viewer: Viewer): Promise<string | null> {
+  if (isAdministrator(viewer)) return null;
+  return withConnection(em, async (client) => (await client.query<{ email: string | null }>("SELECT email FROM people WHERE id = $1", [viewer.person])).rows[0]?.email ?? "");
 }

@@ -1,14 +1,15 @@
 "use client";
-import { GripVertical, Pin, PinOff, Plus, Redo2, RefreshCw, Trash2, Undo2, X } from "lucide-react";
+import { GripVertical, Mail, Pin, PinOff, Plus, Redo2, RefreshCw, Trash2, Undo2, Users, X } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from "react";
 import { GridLayout, verticalCompactor, type Layout } from "react-grid-layout";
 import styled from "styled-components";
 import { COLUMNS, type Tile } from "@/core/definition";
-import { subjects } from "@/core/catalog";
+import { subjects, type Thing } from "@/core/catalog";
 import type { KeptDashboard } from "@/contract/room";
 import type { Mark } from "@/core/figure";
 import { ask, AskProblem, Button, Dialog, Empty, Field, Mast, Page, Purpose, tell, Title } from "../kit";
+import { Mailing, Sharing } from "../handing";
 import { FigureBody, RecordsTable } from "../report";
 import { movedUp, settleTiles, tileAfterKey } from "./layout";
 import { TileBody, type TileAnswer } from "./TileBody";
@@ -50,13 +51,14 @@ const Opened = styled.section`position: fixed; left: 76px; right: 0; bottom: 0; 
 /** Columns of the records of a tile: those of its list, else the usual ones. */
 const columnsOf = ({ definition }: TileAnswer) => (definition.kind === "list" && definition.showing.length ? definition.showing : subjects[definition.subject.id].showing.map((id) => [id]));
 
-export function Board({ board, reports }: { board: KeptDashboard; reports: readonly ReportName[] }) {
+export function Board({ board, reports, people, teams, mayBuild }: { board: KeptDashboard; reports: readonly ReportName[]; people: readonly Thing[]; teams: readonly Thing[]; mayBuild: boolean }) {
   const [saved, setSaved] = useState<Arranged & { version: number }>({ name: board.name, purpose: board.purpose, tiles: board.tiles, version: board.version });
   const [arranging, setArranging] = useState(false);
   const [opened, setOpened] = useState<{ answer: TileAnswer; mark: Mark | null } | null>(null);
   const [expanded, setExpanded] = useState<TileAnswer | null>(null);
   const [stamp, setStamp] = useState(0);
   const [pinned, setPinned] = useState(board.pinned);
+  const [hands, setHands] = useState<"share" | "mail" | null>(null);
   const router = useRouter();
   const open = useCallback((answer: TileAnswer, mark: Mark | null) => setOpened({ answer, mark }), []);
   useEffect(() => {
@@ -88,6 +90,8 @@ export function Board({ board, reports }: { board: KeptDashboard; reports: reado
         <div className="acts">
           <Button onPress={() => setStamp((n) => n + 1)}><RefreshCw aria-hidden />Refresh</Button>
           <Button aria-pressed={pinned} onPress={() => void pin()}>{pinned ? <PinOff aria-hidden /> : <Pin aria-hidden />}{pinned ? "Unpin" : "Pin"}</Button>
+          <Button onPress={() => setHands("share")}><Users aria-hidden />Share</Button>
+          {mayBuild && <Button onPress={() => setHands("mail")}><Mail aria-hidden />Mail</Button>}
           {board.mayChange && <Button $look="line" onPress={() => setArranging(true)}>Arrange</Button>}
         </div>
       </Mast>
@@ -98,6 +102,8 @@ export function Board({ board, reports }: { board: KeptDashboard; reports: reado
           <div style={{ background: "var(--tide-2)", flex: 1, minHeight: 0, display: "flex" }}><TileRecords answer={opened.answer} part={part} /></div>
         </Opened>
       )}
+      <Sharing kind="dashboard" id={board.id} name={saved.name} people={people} teams={teams} mayChange={board.mayChange} isOpen={hands === "share"} onClose={() => setHands(null)} />
+      {hands === "mail" && <Mailing kind="dashboard" target={board.id} name={saved.name} people={people} teams={teams} isOpen onClose={() => setHands(null)} />}
       <Dialog title={expanded?.dress.title ?? expanded?.name ?? ""} isOpen={expanded !== null} onOpenChange={(isOpen) => !isOpen && setExpanded(null)}>
         {expanded && <Enlarged answer={expanded} onOpen={(mark) => { setExpanded(null); open(expanded, mark); }} />}
       </Dialog>

@@ -1,87 +1,114 @@
 "use client";
-import { Pin, PinOff, Plus, Search, Trash2 } from "lucide-react";
+import { Plus, Search, Trash2 } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { Fragment, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import styled from "styled-components";
-import { folded } from "@/core/base";
-import type { ReportLine } from "@/contract/room";
-import { ask, Button, Empty, Mast, Page, Purpose, tell, Title } from "../kit";
+import type { Thing } from "@/core/catalog";
+import type { FilterLine, NoticeLine, ReadyLine, ReportLine } from "@/contract/room";
+import { Sharing } from "../handing";
+import { ask, Button, Choice, Empty, Mast, Notice, Page, Purpose, Title } from "../kit";
 import { Sketch } from "../report";
+import { Bin } from "./Bin";
+import { BringIn } from "./BringIn";
+import { Filters } from "./Filters";
+import { ReportRow } from "./ReportRow";
+import { Rows } from "./rows";
+import { isFound, ORDERS, shelvesOf, textsOf, type Order, type Shelf } from "./shelves";
 
-const SearchBox = styled.div`background: var(--sand); padding: 10px 32px; .box { display: flex; align-items: center; gap: 12px; background: var(--salt); height: 50px; padding: 0 18px; max-width: 810px; } .box:focus-within { outline: 3px solid var(--plum); } input { border: 0; background: none; flex: 1; min-width: 0; font: italic 400 21px/30px var(--serif); outline: none !important; box-shadow: none !important; } input::placeholder { color: var(--ink-3); } svg { color: var(--plum); flex: none; } @media (max-width: 700px) { padding: 10px 16px; }`;
-const Shelf = styled.section`
-  padding: 10px 32px 0; max-width: 1010px; h2 { display: flex; align-items: baseline; gap: 10px; font: 620 20px/24px var(--serif); padding: 8px 0; } h2 em { font: italic 400 16px/20px var(--serif); color: var(--ink-3); } & + & { margin-top: 14px; border-top: 3px solid var(--ink); margin-left: 32px; margin-right: 32px; padding-left: 0; padding-right: 0; }
-  li { display: grid; grid-template-columns: 92px minmax(0, 1fr) 150px auto; gap: 16px; align-items: center; border-top: 1px solid var(--line); padding: 6px 12px; margin: 0 -12px; min-height: 70px; } li:hover { background: var(--mallow); }
-  .preview { background: var(--salt); padding: 7px 10px; height: 58px; overflow: hidden; } .preview svg { width: 100%; height: 44px; }
-  .name { font: 560 19px/24px var(--serif); color: var(--ink); } .says { color: var(--ink-2); display: -webkit-box; -webkit-line-clamp: 2; -webkit-box-orient: vertical; overflow: hidden; font-size: 13px; line-height: 18px; } .says i { font-family: var(--serif); font-size: 14px; } .who { font-size: 13px; line-height: 18px; } .who b { font-weight: 650; } .tools { display: flex; }
-  @media (max-width: 700px) { padding: 10px 16px 0; li { grid-template-columns: minmax(0, 1fr) auto; } .preview, .who { display: none; } & + & { margin: 14px 16px 0; } }
+const SearchBox = styled.div`background: var(--sand); padding: 10px 32px; display: flex; gap: 14px; align-items: center; flex-wrap: wrap; .box { display: flex; align-items: center; gap: 12px; background: var(--salt); height: 50px; padding: 0 18px; flex: 1 1 360px; max-width: 700px; } .box:focus-within { outline: 3px solid var(--plum); } input { border: 0; background: none; flex: 1; min-width: 0; font: italic 400 21px/30px var(--serif); outline: none !important; box-shadow: none !important; } input::placeholder { color: var(--ink-3); } svg { color: var(--plum); flex: none; } @media (max-width: 700px) { padding: 10px 16px; }`;
+const Leaves = styled.div`display: flex; gap: 4px; padding: 0 32px; background: var(--sand); button { padding: 8px 14px; font-weight: 600; color: var(--plum); } button[aria-pressed="true"] { background: var(--paper); color: var(--ink); } @media (max-width: 700px) { padding: 0 16px; }`;
+const Body = styled.div`
+  display: grid; grid-template-columns: minmax(0, 1fr) 284px; gap: 0 28px; padding: 0 32px 40px; .ready { background: var(--tide); padding: 14px 18px; margin-top: 12px; align-self: start; h2 { font: 620 20px/24px var(--serif); } p { color: var(--ink-2); margin-bottom: 8px; } li { display: grid; grid-template-columns: 70px minmax(0, 1fr); gap: 12px; align-items: center; border-top: 1px solid var(--tide-2); padding: 8px 0; } .preview { background: var(--salt); height: 48px; padding: 6px 8px; overflow: hidden; } .preview svg { width: 100%; height: 36px; } a { font-weight: 600; color: var(--ink); } small { color: var(--ink-2); font-size: 12.5px; display: block; } }
+  @media (max-width: 900px) { grid-template-columns: minmax(0, 1fr); padding: 0 16px 40px; }
 `;
+const SHOWN = 8;
+const READY = 7;
 
-/** All reports, found by their names and by what they say. */
-export function Library({ reports, mayBuild, words: first }: { reports: readonly ReportLine[]; mayBuild: boolean; words: string }) {
+type Leaf = "reports" | "filters";
+interface LibraryProps {
+  readonly reports: readonly ReportLine[];
+  readonly filters: readonly FilterLine[];
+  readonly notices: readonly NoticeLine[];
+  readonly ready: readonly ReadyLine[];
+  readonly people: readonly Thing[];
+  readonly teams: readonly Thing[];
+  readonly mayBuild: boolean;
+  readonly words: string;
+  readonly leaf: Leaf;
+}
+
+/** All reports and saved filters that one may read, found by their names, purposes and sentences. */
+export function Library({ reports, filters, notices, ready, people, teams, mayBuild, words: first, leaf: begun }: LibraryProps) {
   const [words, setWords] = useState(first);
+  const [leaf, setLeaf] = useState(begun);
+  const [order, setOrder] = useState<Order>("seen");
+  const [category, setCategory] = useState("");
+  const [shared, setShared] = useState<{ kind: "report" | "filter"; id: number; name: string; mayChange: boolean } | null>(null);
+  const [bin, setBin] = useState(false);
   const router = useRouter();
-  const found = useMemo(() => {
-    const asked = folded(words).split(/\s+/).filter(Boolean);
-    return reports.filter((report) => { const text = folded(`${report.name} ${report.owner} ${report.pieces.map((piece) => piece.text).join(" ")}`); return asked.every((word) => text.includes(word)); });
-  }, [reports, words]);
+  const categories = useMemo(() => [...new Set(reports.map((report) => report.category).filter(Boolean))].sort((a, b) => a.localeCompare(b)), [reports]);
+  const found = useMemo(() => reports.filter((report) => (!category || report.category === category) && isFound(words, textsOf(report))), [reports, words, category]);
+  const shelves = useMemo(() => shelvesOf(found, order), [found, order]);
   const search = (next: string) => {
     setWords(next);
     window.history.replaceState(null, "", next ? `/reports?q=${encodeURIComponent(next)}` : "/reports");
   };
-  const [mine, others] = [found.filter((report) => report.mine), found.filter((report) => !report.mine)];
+  const [isAll, setAll] = useState(false);
+  const foundFilters = filters.filter((filter) => isFound(words, [filter.name, filter.purpose, filter.owner, filter.says]));
   return (
     <Page>
       <Mast>
         <Title>Reports</Title>
         <Purpose>{reports.length} that you may read. Every one is a sentence; every figure opens.</Purpose>
-        <div className="acts"><Button $look="solid" onPress={() => router.push("/reports/new")}><Plus aria-hidden />New report</Button></div>
+        <div className="acts">{mayBuild && <><BringIn /><Button onPress={() => setBin(true)}><Trash2 aria-hidden />Bin</Button></>}<Button $look="solid" onPress={() => router.push("/reports/new")}><Plus aria-hidden />New report</Button></div>
       </Mast>
-      <SearchBox role="search"><div className="box"><Search size={19} aria-hidden /><input aria-label="Find a report" placeholder="Find a report by its name or by what it says" value={words} onChange={(event) => search(event.target.value)} onKeyDown={(event) => event.key === "Enter" && found[0] && router.push(`/reports/${found[0].id}`)} /></div></SearchBox>
-      {reports.length === 0 && <Empty says="No report is saved yet. Say what to count, and keep the answer here."><Button $look="solid" onPress={() => router.push("/reports/new")}>New report</Button></Empty>}
-      {reports.length > 0 && found.length === 0 && <Empty says={`No report is called or says “${words}”.`}><Button $look="line" onPress={() => search("")}>Show all {reports.length}</Button><Button $look="line" onPress={() => router.push(`/reports/new?s=${encodeURIComponent(words)}`)}>Count it</Button></Empty>}
-      {mine.length > 0 && <ShelfOf title="Yours" says="changed most lately first" reports={mine} mayBin={mayBuild} />}
-      {others.length > 0 && <ShelfOf title="By others" says="in this workspace" reports={others} mayBin={false} />}
-      <div style={{ height: 40 }} />
+      <SearchBox role="search">
+        <div className="box"><Search size={19} aria-hidden /><input aria-label="Find a report" placeholder="Find a report by its name or by what it says" value={words} onChange={(event) => search(event.target.value)} onKeyDown={(event) => event.key === "Enter" && found[0] && router.push(`/reports/${found[0].id}`)} /></div>
+        {categories.length > 0 && <Choice label="Category" hideLabel value={category} options={[["", "any category"], ...categories.map((one) => [one, one] as const)]} onChange={setCategory} />}
+        <Choice label="Order" hideLabel value={order} options={ORDERS} onChange={setOrder} />
+      </SearchBox>
+      <Leaves role="group" aria-label="What is shown"><button aria-pressed={leaf === "reports"} onClick={() => setLeaf("reports")}>Reports · {reports.length}</button><button aria-pressed={leaf === "filters"} onClick={() => setLeaf("filters")}>Saved filters · {filters.length}</button></Leaves>
+      <Notices first={notices} />
+      {leaf === "reports" && reports.length === 0 && <Empty says="No report is saved yet. Say what to count, and keep the answer here."><Button $look="solid" onPress={() => router.push("/reports/new")}>New report</Button></Empty>}
+      {leaf === "reports" && reports.length > 0 && found.length === 0 && <Empty says={words ? `No report is called or says “${words}”.` : "No report of this category."}><Button $look="line" onPress={() => { search(""); setCategory(""); }}>Show all {reports.length}</Button>{words && <Button $look="line" onPress={() => router.push(`/reports/new?s=${encodeURIComponent(words)}`)}>Count it</Button>}</Empty>}
+      <Body>
+        <div style={{ minWidth: 0 }}>
+          {leaf === "filters" ? <Filters filters={foundFilters} mayBuild={mayBuild} onShare={(filter) => setShared({ kind: "filter", id: filter.id, name: filter.name, mayChange: filter.mayChange })} /> : shelves.map((shelf) => <ShelfOf key={shelf.title} shelf={shelf} mayBuild={mayBuild} onShare={(report) => setShared({ kind: "report", id: report.id, name: report.name, mayChange: report.mayChange })} />)}
+        </div>
+        {leaf === "reports" && ready.length > 0 && (
+          <aside className="ready" aria-label="Ready-made">
+            <h2>Ready-made</h2>
+            <p>Made for this workspace. Open one, then change any word.</p>
+            <ul>{ready.slice(0, isAll ? ready.length : READY).map((one) => <li key={one.name}><span className="preview"><Sketch shape={one.shape} /></span><span><Link href={`/reports/new?s=${encodeURIComponent(one.sentence)}`}>{one.name}</Link><small>{one.category}</small></span></li>)}</ul>
+            {ready.length > READY && <Button $small onPress={() => setAll(!isAll)}>{isAll ? "Show fewer" : `All ${ready.length} ready-made`}</Button>}
+          </aside>
+        )}
+      </Body>
+      <Bin isOpen={bin} onClose={() => setBin(false)} />
+      {shared && <Sharing kind={shared.kind} id={shared.id} name={shared.name} people={people} teams={teams} mayChange={shared.mayChange} isOpen onClose={() => setShared(null)} />}
     </Page>
   );
 }
 
-function ShelfOf({ title, says, reports, mayBin }: { title: string; says: string; reports: readonly ReportLine[]; mayBin: boolean }) {
+function ShelfOf({ shelf, mayBuild, onShare }: { shelf: Shelf; mayBuild: boolean; onShare: (report: ReportLine) => void }) {
+  const [isWhole, setWhole] = useState(false);
+  const shown = isWhole ? shelf.reports : shelf.reports.slice(0, SHOWN);
   return (
-    <Shelf aria-label={title}>
-      <h2>{title} <em>{says}</em></h2>
-      <ul>{reports.map((report) => <Line key={report.id} report={report} mayBin={mayBin} />)}</ul>
-    </Shelf>
+    <Rows aria-label={shelf.title}>
+      <h2>{shelf.title} <em>{shelf.says}</em>{shelf.reports.length > SHOWN && <span>{shown.length} of {shelf.reports.length} · <Button $small onPress={() => setWhole(!isWhole)}>{isWhole ? "show fewer" : "show all"}</Button></span>}</h2>
+      <ul>{shown.map((report) => <ReportRow key={report.id} report={report} mayBuild={mayBuild} onShare={() => onShare(report)} />)}</ul>
+    </Rows>
   );
 }
 
-function Line({ report, mayBin }: { report: ReportLine; mayBin: boolean }) {
-  const router = useRouter();
-  const act = async (path: string, body: object, says?: string) => {
-    try {
-      await ask(path, body);
-      if (says) tell(says);
-      router.refresh();
-    } catch (error) {
-      tell((error as Error).message);
-    }
+/** What the owner of reports is told: a value that came later, a mailing that failed. */
+function Notices({ first }: { first: readonly NoticeLine[] }) {
+  const [notices, setNotices] = useState(first);
+  const seen = (notice: NoticeLine) => {
+    setNotices((now) => now.filter((one) => one.about !== notice.about));
+    void ask("/api/room/noticeSeen", { about: notice.about }).catch(() => undefined);
   };
-  return (
-    <li>
-      <div className="preview"><Sketch shape={report.shape ?? "list"} /></div>
-      <div>
-        <Link className="name" href={`/reports/${report.id}`}>{report.name}</Link>
-        <div className="says">{report.pieces.map((piece, i) => <Fragment key={i}>{i > 0 && piece.text !== "," ? " " : ""}{piece.part ? piece.text : <i>{piece.text}</i>}</Fragment>)}</div>
-      </div>
-      <div className="who"><b>{report.mine ? dayOf(report.updatedAt) : report.owner}</b><br />{report.boards === 0 ? "on no dashboard" : report.boards === 1 ? "on 1 dashboard" : `on ${report.boards} dashboards`}</div>
-      <div className="tools">
-        <Button $icon aria-label={report.pinned ? `Unpin ${report.name}` : `Pin ${report.name}`} onPress={() => void act("/api/room/pin", { kind: "report", id: report.id, pinned: !report.pinned })}>{report.pinned ? <PinOff aria-hidden /> : <Pin aria-hidden />}</Button>
-        {mayBin && <Button $icon aria-label={`Put ${report.name} into the bin`} onPress={() => void act("/api/room/bin", { kind: "report", id: report.id }, `${report.name} is in the bin for 30 days.`)}><Trash2 aria-hidden /></Button>}
-      </div>
-    </li>
-  );
+  if (notices.length === 0) return null;
+  return <div style={{ padding: "10px 32px 0", display: "grid", gap: 6 }}>{notices.slice(0, 4).map((notice) => <Notice key={notice.about} role="status"><Link href={notice.href}>{notice.words}</Link><Button $small onPress={() => seen(notice)}>Seen</Button></Notice>)}</div>;
 }
-
-const dayOf = (iso: string): string => new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", month: "short", timeZone: "UTC" }).format(new Date(iso));

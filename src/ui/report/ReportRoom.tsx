@@ -10,7 +10,7 @@ import { numberText, type Problem } from "@/core/base";
 import { isBareCount, type CountReport, type Dress as DressOptions, type Report } from "@/core/definition";
 import type { Mark } from "@/core/figure";
 import { conditionText } from "@/core/sentence";
-import type { KeptDraft, OpenedPart, ShownFigure, ShownForecast, TwinLine } from "@/contract/room";
+import type { FilterLine, KeptDraft, OpenedPart, ShownFigure, ShownForecast, TwinLine } from "@/contract/room";
 import { Download, Mailing, Sharing } from "../handing";
 import { ask, Button, Checkbox, Menu, MenuItem, Notice, Popover, tell, Waiting } from "../kit";
 import { Begin } from "./Begin";
@@ -53,13 +53,15 @@ interface RoomProps {
   readonly sentence: string | null;
   readonly draft?: KeptDraft | null;
   readonly reports?: readonly { readonly id: number; readonly name: string }[];
+  /** The saved filter whose conditions are changed here. */
+  readonly filter?: FilterLine | null;
 }
 
 const NO_REPORTS: NonNullable<RoomProps["reports"]> = [];
 type Opens = "share" | "mail" | "download" | "versions" | "filter" | null;
 
 /** The report room: the sentence, readers' choices, the figure, its dress, and the drawer with its records and workings. */
-export function ReportRoom({ facts, kept, sentence, draft: stored = null, reports = NO_REPORTS }: RoomProps) {
+export function ReportRoom({ facts, kept, sentence, draft: stored = null, reports = NO_REPORTS, filter = null }: RoomProps) {
   const context = useMemo(() => contextOf(facts), [facts]);
   const room = useDraft(context, kept, sentence, stored);
   const { draft, says } = room;
@@ -136,6 +138,7 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
         {typing === null ? <Headline context={context} report={draft.report} onChange={onChange} text={says} dress={dress} onDress={room.setDress} onGroups={() => setGroups(true)} /> : <TypedSentence context={context} start={typing} onRead={(next) => JSON.stringify(next) !== JSON.stringify(draft.report) && onChange(next)} onProblem={setProblem} onBack={() => { setTyping(null); setProblem(null); }} />}
         {saving.notice && !saving.theirs && <Notice style={{ marginTop: 8 }} role="alert">{saving.notice}</Notice>}
         {dress.off.length > 0 && typing === null && <p style={{ color: "var(--ink-2)", paddingTop: 4 }}>Switched off: {dress.off.map((one, i) => <Button key={i} $small onPress={() => room.set({ dress: { ...dress, off: dress.off.filter((_, at) => at !== i) }, report: withWhere(draft.report, allOfParts([...topParts(draft.report.where).slice(0, one.at), one.where, ...topParts(draft.report.where).slice(one.at)])) })}>{conditionText(one.where, context.catalog, draft.report.subject.id)} · switch on</Button>)}</p>}
+        {filter && <Notice style={{ marginTop: 8 }} role="status">You are changing the saved filter <b>{filter.name}</b>; only its conditions are kept.<Button $small $look="solid" onPress={() => setOpens("filter")}>Save the filter</Button></Notice>}
       </header>
       <div className="readers"><Readers context={context} report={draft.report} dress={dress} chosen={chosen} onChoose={choose} /></div>
       <section className={`figure${(isFetching && isPlaceholderData) || (typing !== null && problem) ? " old" : ""}`} aria-label="Figure" aria-busy={isFetching}>
@@ -172,7 +175,7 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
       {kept && mayBuild && opens === "mail" && <Mailing kind="report" target={kept.id} name={kept.name} people={facts.data.lists.person} teams={facts.data.lists.team} isOpen onClose={() => setOpens(null)} />}
       {opens === "download" && <Download report={report} dress={dress} title={title} link={link} opened={exported} isOpen onClose={() => setOpens(null)} />}
       {kept && <Versions context={context} id={kept.id} report={draft.report} dress={dress} isOpen={opens === "versions"} onClose={() => setOpens(null)} onTake={(old, dressed, version) => { room.set({ report: old, dress: dressed }); tell(`Version ${version} is here again; save it to keep it.`); }} />}
-      {opens === "filter" && <SaveFilter context={context} report={draft.report} isOpen onClose={() => setOpens(null)} onSaved={() => router.refresh()} />}
+      {opens === "filter" && <SaveFilter context={context} report={draft.report} kept={filter} isOpen onClose={() => setOpens(null)} onSaved={() => { if (filter) { room.forget(0); router.push("/reports?shelf=filters"); } router.refresh(); }} />}
     </Grid>
   );
 }

@@ -1,19 +1,32 @@
 "use client";
+import { useQuery } from "@tanstack/react-query";
+import Link from "next/link";
 import { useState, type FormEvent } from "react";
 import type { AskContext } from "@/core/catalog";
 import type { Report } from "@/core/definition";
 import { conditionText } from "@/core/sentence";
-import { ask, AskProblem, Button, Dialog, Field, tell } from "../kit";
+import type { FilterLine } from "@/contract/room";
+import { ask, AskProblem, Button, Dialog, Field, tell, Waiting } from "../kit";
+
+interface SaveFilterProps {
+  readonly context: AskContext;
+  readonly report: Report;
+  /** The filter that is changed; null for a new one. */
+  readonly kept: FilterLine | null;
+  readonly isOpen: boolean;
+  readonly onClose: () => void;
+  readonly onSaved: (id: number) => void;
+}
 
 /** Keeps the conditions of a report as a filter, for any number of reports, tiles and lists. */
-export function SaveFilter({ context, report, isOpen, onClose, onSaved }: { context: AskContext; report: Report; isOpen: boolean; onClose: () => void; onSaved: (id: number) => void }) {
-  const [name, setName] = useState("");
-  const [purpose, setPurpose] = useState("");
+export function SaveFilter({ context, report, kept, isOpen, onClose, onSaved }: SaveFilterProps) {
+  const [name, setName] = useState(kept?.name ?? "");
+  const [purpose, setPurpose] = useState(kept?.purpose ?? "");
   const [error, setError] = useState<string | null>(null);
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     try {
-      const { id } = await ask<{ id: number }>("/api/room/saveFilter", { name, purpose, subject: report.subject, where: report.where ?? null });
+      const { id } = await ask<{ id: number }>("/api/room/saveFilter", { ...(kept ? { id: kept.id, version: kept.version } : {}), name, purpose, subject: report.subject, where: report.where ?? null });
       tell(`${name.trim()} is saved. Say “filter” and its name wherever you count.`);
       onSaved(id);
       onClose();
@@ -22,13 +35,28 @@ export function SaveFilter({ context, report, isOpen, onClose, onSaved }: { cont
     }
   };
   return (
-    <Dialog title="Save these conditions as a filter" isOpen={isOpen} onOpenChange={(open) => !open && onClose()}>
+    <Dialog title={kept ? `Change ${kept.name}` : "Save these conditions as a filter"} isOpen={isOpen} onOpenChange={(open) => !open && onClose()}>
       <form onSubmit={(event) => void submit(event)} style={{ display: "grid", gap: 10 }}>
         <p style={{ font: "400 17px/24px var(--serif)" }}>{context.catalog.subjectWords(report.subject)} <i>where</i> {report.where ? conditionText(report.where, context.catalog, report.subject.id) : "all of them"}</p>
         <Field label="Name" value={name} onChange={(next) => { setName(next); setError(null); }} error={error} autoFocus />
         <Field label="What is it for? (may stay empty)" value={purpose} onChange={setPurpose} />
+        {kept && <FilterUses id={kept.id} />}
         <div style={{ display: "flex", gap: 8, justifyContent: "flex-end" }}><Button onPress={onClose}>Leave it</Button><Button type="submit" $look="solid">Save</Button></div>
       </form>
     </Dialog>
+  );
+}
+
+/** The reports that change with a saved filter. */
+export function FilterUses({ id }: { id: number }) {
+  const { data, error } = useQuery({ queryKey: ["filterUses", id], queryFn: ({ signal }) => ask<{ id: number; name: string }[]>("/api/room/filterUses", { id }, signal) });
+  if (error) return <p role="alert">{error.message}</p>;
+  if (!data) return <Waiting>Looking for the reports that use it …</Waiting>;
+  if (data.length === 0) return <p style={{ color: "var(--ink-2)" }}>No report that you may read uses it.</p>;
+  return (
+    <div>
+      <p style={{ fontWeight: 600 }}>{data.length === 1 ? "This report changes with it:" : `These ${data.length} reports change with it:`}</p>
+      <ul style={{ maxHeight: 160, overflow: "auto" }}>{data.map((report) => <li key={report.id}><Link href={`/reports/${report.id}`}>{report.name}</Link></li>)}</ul>
+    </div>
   );
 }

@@ -1,5 +1,6 @@
 export { ReportRoom } from "./ReportRoom";
-export { Sketch } from "./Begin";
+export { Sketch } from "./Sketch";
+export { FilterUses } from "./SaveFilter";
 export { RecordsTable } from "./RecordsTable";
 export { Choose } from "./pickers";
 export { FigureBody, measureWords, saidWords, Says } from "./FigurePane";

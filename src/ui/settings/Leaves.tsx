@@ -9,5 +9,5 @@ const Row = styled.nav`background: var(--sand); padding: 0 32px; display: flex; 
 export function Leaves() {
   const path = usePathname();
   const leaf = (href: string, words: string) => <Link href={href} aria-current={path === href ? "page" : undefined}>{words}</Link>;
-  return <Row aria-label="Settings">{leaf("/settings/people", "People")}{leaf("/settings/imports", "Bring items in")}</Row>;
+  return <Row aria-label="Settings">{leaf("/settings/people", "People")}{leaf("/settings/imports", "Bring items in")}{leaf("/settings/print", "Print")}</Row>;
 }

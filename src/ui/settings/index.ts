@@ -1,2 +1,3 @@
 export { People } from "./People";
 export { Imports } from "./Imports";
+export { PrintSettings } from "./PrintSettings";

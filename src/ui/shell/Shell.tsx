@@ -1,5 +1,5 @@
 "use client";
-import { Keyboard, LayoutDashboard, LogOut, Moon, PanelLeftOpen, Pin, ScrollText, Search, SlidersHorizontal, Sun } from "lucide-react";
+import { Funnel, Keyboard, LayoutDashboard, LogOut, Mail, Moon, PanelLeftOpen, Pin, ScrollText, Search, SlidersHorizontal, Sun } from "lucide-react";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useEffect, useState, type ReactNode } from "react";
@@ -44,6 +44,9 @@ const Spine = styled.nav<{ $wide: boolean }>`
 `;
 const Skip = styled.a`position: fixed; left: 8px; top: -60px; z-index: 99; background: var(--plum); color: var(--on-plum); padding: 8px 14px; &:focus { top: 8px; }`;
 
+/** A pinned filter opens as the list of what it holds. */
+const pinHref = (pin: PinLine): string => (pin.kind === "filter" ? `/reports/new?held=${pin.id}` : `/${pin.kind}s/${pin.id}`);
+
 export function Shell({ viewer, workspace, pins, children }: ShellProps) {
   const path = usePathname();
   const [isOpen, setOpen] = useState(false);
@@ -76,13 +79,14 @@ export function Shell({ viewer, workspace, pins, children }: ShellProps) {
         <Button className="quick" aria-label="Say or find (Ctrl K)" onPress={() => setOpen(true)}><Search size={16} aria-hidden />{wide && <><span>Say or find</span><kbd>Ctrl K</kbd></>}</Button>
         {room("/dashboards", "Dashboards", <LayoutDashboard aria-hidden />)}
         {room("/reports", "Reports", <ScrollText aria-hidden />)}
+        {room("/mailings", "Mailings", <Mail aria-hidden />)}
         {wide && pins.length > 0 && <div className="head">Your pins</div>}
-        {wide && <div className="pins">{pins.map((pin) => <Link key={pin.kind + pin.id} className="pin" href={`/${pin.kind}s/${pin.id}`}>{pin.name}</Link>)}</div>}
+        {wide && <div className="pins">{pins.map((pin) => <Link key={pin.kind + pin.id} className="pin" href={pinHref(pin)}>{pin.name}</Link>)}</div>}
         <div className="spread">{!wide && <span className="title">Grand Tally</span>}</div>
         {!wide && pins.length > 0 && (
           <MenuTrigger>
             <Button className="room" aria-label={`${pins.length} pins`}><Pin aria-hidden /><span>{pins.length === 1 ? "1 pin" : `${pins.length} pins`}</span></Button>
-            <Popover placement="right bottom"><Menu aria-label="Your pins">{pins.map((pin) => <MenuItem key={pin.kind + pin.id} href={`/${pin.kind}s/${pin.id}`} textValue={pin.name}>{pin.kind === "report" ? <ScrollText aria-hidden /> : <LayoutDashboard aria-hidden />}{pin.name}</MenuItem>)}</Menu></Popover>
+            <Popover placement="right bottom"><Menu aria-label="Your pins">{pins.map((pin) => <MenuItem key={pin.kind + pin.id} href={pinHref(pin)} textValue={pin.name}>{pin.kind === "dashboard" ? <LayoutDashboard aria-hidden /> : pin.kind === "filter" ? <Funnel aria-hidden /> : <ScrollText aria-hidden />}{pin.name}</MenuItem>)}</Menu></Popover>
           </MenuTrigger>
         )}
         {viewer.role === "administrator" && room("/settings", "Settings", <SlidersHorizontal aria-hidden />)}

@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
 import { cache } from "react";
-import { listReports, loadDashboard } from "@/server/web";
+import { listReports, loadDashboard, mayBuild } from "@/server/web";
 import { Board } from "@/ui/dashboard";
 import { signedIn } from "../../../session";
 
@@ -20,5 +20,5 @@ export default async function DashboardPage({ params }: Props) {
   if (!board) notFound();
   const { em, desk } = await signedIn();
   const reports = board.mayChange ? await listReports(em, desk.viewer, desk.view.catalog) : [];
-  return <Board key={board.id} board={board} reports={reports.map(({ id, name, shape, mine }) => ({ id, name, shape, mine }))} />;
+  return <Board key={board.id} board={board} reports={reports.map(({ id, name, shape, mine }) => ({ id, name, shape, mine }))} people={desk.view.catalog.names.list("person")} teams={desk.view.catalog.names.list("team")} mayBuild={mayBuild(desk.viewer)} />;
 }

@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
 import { cache } from "react";
-import { loadReport } from "@/server/web";
+import { loadDraft, loadReport, reportNames } from "@/server/web";
 import { ReportRoom } from "@/ui/report";
 import { roomFacts } from "../../../room";
 import { signedIn } from "../../../session";
@@ -20,6 +20,6 @@ export const generateMetadata = async ({ params }: Props) => ({ title: (await lo
 export default async function ReportPage({ params, searchParams }: Props) {
   const kept = await load((await params).id);
   if (!kept) notFound();
-  const { desk } = await signedIn();
-  return <ReportRoom key={kept.id} facts={roomFacts(desk)} kept={kept} sentence={(await searchParams).s ?? null} />;
+  const { em, desk } = await signedIn();
+  return <ReportRoom key={kept.id} facts={roomFacts(desk)} kept={kept} sentence={(await searchParams).s ?? null} draft={await loadDraft(em, desk.viewer, kept.id)} reports={await reportNames(em, desk.viewer)} />;
 }

@@ -1,0 +1,29 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { ask, tell } from "../kit";
+
+type Kind = "report" | "dashboard" | "filter";
+interface Named {
+  readonly id: number;
+  readonly name: string;
+}
+
+/** What can be done with anything that is kept: pin it, put it into the bin and take it out again. */
+export function useKept(kind: Kind) {
+  const router = useRouter();
+  const act = async (path: string, body: object, after?: () => void) => {
+    try {
+      await ask(path, body);
+      after?.();
+      router.refresh();
+    } catch (error) {
+      tell((error as Error).message);
+    }
+  };
+  const unbin = (one: Named) => act("/api/room/unbin", { kind, id: one.id }, () => tell(`${one.name} is back.`));
+  return {
+    pin: (one: Named & { pinned: boolean }) => act("/api/room/pin", { kind, id: one.id, pinned: !one.pinned }),
+    bin: (one: Named) => act("/api/room/bin", { kind, id: one.id }, () => tell(`${one.name} is in the bin for 30 days.`, { words: "Take it out again", run: () => void unbin(one) })),
+    unbin,
+  };
+}
