@@ -9,13 +9,15 @@ import type { Dress } from "@/core/definition";
 import { fill, markId, type Drawn } from "./drawing";
 
 const ROW = 30;
+/** Width of the names of the rows, in px. */
+const NAME = 230;
 const Frame = styled.div`
   overflow: auto; flex: 1; min-height: 180px; position: relative; outline-offset: -3px;
-  .line { display: grid; align-items: stretch; min-width: max-content; } .line > * { padding: 0 10px; display: flex; align-items: center; justify-content: flex-end; white-space: nowrap; }
+  .line { display: grid; align-items: stretch; } .line > * { padding: 0 10px; display: flex; align-items: center; justify-content: flex-end; white-space: nowrap; }
   .heads { position: sticky; top: 0; z-index: 3; background: var(--salt); border-bottom: 1.5px solid var(--ink); } .heads > * { min-height: 30px; font-size: 12.5px; color: var(--ink-2); font-weight: 500; } .heads button { font-weight: 600; color: var(--ink); display: flex; gap: 4px; align-items: center; text-align: right; white-space: normal; line-height: 15px; } .heads .over { justify-content: center; font-weight: 650; color: var(--ink); border-left: 8px solid var(--salt); background: var(--tide); }
-  .name { position: sticky; left: 0; z-index: 2; background: var(--salt); justify-content: flex-start !important; gap: 4px; max-width: 320px; overflow: hidden; text-overflow: ellipsis; } .name small { color: var(--ink-3); font-size: 12px; }
+  .name { position: sticky; left: 0; z-index: 2; background: var(--salt); justify-content: flex-start !important; gap: 4px; overflow: hidden; text-overflow: ellipsis; } .name small { color: var(--ink-3); font-size: 12px; }
   .line.tier { background: color-mix(in srgb, var(--sand) 60%, var(--salt)); font-weight: 650; } .line.tier .name { background: color-mix(in srgb, var(--sand) 60%, var(--salt)); } .line.all, .line.all .name { background: var(--sand); border-top: 3px solid var(--ink); font-weight: 650; position: sticky; bottom: 0; z-index: 3; }
-  .cell { font: 520 16px/1 var(--serif); min-width: 74px; border-top: 1px solid var(--line); width: 100%; } .cell.second { font: 400 13px/1 var(--sans); color: var(--ink-2); } .cell.first { border-left: 8px solid var(--salt); } button.cell:hover { box-shadow: inset 0 0 0 2px var(--plum); } .cell[aria-pressed="true"] { box-shadow: inset 0 3px 0 var(--brass), inset 0 -3px 0 var(--brass); }
+  .cell { display: flex; align-items: center; justify-content: flex-end; padding: 0 10px; white-space: nowrap; font: 520 16px/1 var(--serif); min-width: 0; border-top: 1px solid var(--line); width: 100%; overflow: hidden; } .cell.second { font: 400 13px/1 var(--sans); color: var(--ink-2); } .cell.first { border-left: 8px solid var(--salt); } button.cell:hover { box-shadow: inset 0 0 0 2px var(--plum); } .cell[aria-pressed="true"] { box-shadow: inset 0 3px 0 var(--brass), inset 0 -3px 0 var(--brass); }
   .rules { display: flex; gap: 16px; flex-wrap: wrap; padding: 0 0 6px; font-size: 12.5px; color: var(--ink-2); } .rules i { display: inline-block; width: 14px; height: 12px; margin-right: 6px; vertical-align: -1px; } h3 { font: 560 18px/28px var(--serif); padding-top: 8px; }
 `;
 
@@ -58,44 +60,50 @@ function Table({ table, pivot, answer, drawn, canClose, onClose, onSort }: { tab
   const virtual = useVirtualizer({ count: table.rows.length, getScrollElement: () => scroll.current, estimateSize: () => ROW, overscan: 10, initialRect: { width: 800, height: 400 } });
   const { columns } = pivot;
   const many = answer.measures.length > 1;
-  const grid = `minmax(180px, 260px) repeat(${columns.length}, minmax(${many ? 76 : 84}px, 1fr))`;
+  const column = Math.max(many ? 80 : 86, ...columns.map(({ label, measureLabel }) => Math.min(150, 26 + 7 * Math.max(...(many || !label ? measureLabel : label).split(" ").map((word) => word.length)))));
+  const line = { gridTemplateColumns: `${NAME}px repeat(${columns.length}, minmax(${column}px, 1fr))`, minWidth: NAME + column * columns.length };
+  const across = useVirtualizer({ horizontal: true, count: columns.length, getScrollElement: () => scroll.current, estimateSize: () => column, overscan: 8, paddingStart: NAME, initialRect: { width: 1000, height: 400 } });
+  const seen = across.getVirtualItems().map(({ index }) => index);
   const { pivotSort, rules } = drawn.dress;
-  const cell = (one: PivotCell, i: number, path: readonly string[], label: string) => {
+  const cell = (cells: readonly PivotCell[], i: number, path: readonly string[], label: string) => {
+    const one = cells[i];
     const column = columns[i];
+    const at = { gridColumn: i + 2, padding: 0 };
     const mark: Mark = { path, ...(column.key === null ? {} : { split: column.key }), ...(answer.measures[column.measure].hasOwnRecords ? { measure: column.measure } : {}), label: `${label}${column.key === null ? "" : `, ${column.label}`}`, value: null, words: one.words, percent: null, written: "", color: "c1", soFar: false };
     const className = `cell${column.measure > 0 ? " second" : " first"}`;
-    if (one.value === null) return <span key={i} role="cell" className={className} style={{ color: "var(--ink-3)" }}>{one.words}</span>;
+    if (one.value === null) return <span key={i} role="cell" style={at}><span className={className} style={{ color: "var(--ink-3)", height: "100%" }}>{one.words}</span></span>;
     const place = one.rule ? rules.indexOf(one.rule) : -1;
-    return <span key={i} role="cell" style={{ display: "contents" }}><button className={className} aria-pressed={drawn.opened === markId(mark)} aria-label={`${mark.label}: ${one.words}${one.rule ? `, ${one.rule.name || one.rule.kind}` : ""}. Open the records`} onClick={() => drawn.onOpen(mark)} style={place >= 0 ? { background: `color-mix(in srgb, ${fill(one.rule!.color as "c1")} 36%, var(--salt))`, boxShadow: MARKS[place % MARKS.length] } : undefined}>{one.words}</button></span>;
+    return <span key={i} role="cell" style={at}><button className={className} aria-pressed={drawn.opened === markId(mark)} aria-label={`${mark.label}: ${one.words}${one.rule ? `, ${one.rule.name || one.rule.kind}` : ""}. Open the records`} onClick={() => drawn.onOpen(mark)} style={{ height: "100%", ...(place >= 0 ? { background: `color-mix(in srgb, ${fill(one.rule!.color as "c1")} 36%, var(--salt))`, boxShadow: MARKS[place % MARKS.length] } : {}) }}>{one.words}</button></span>;
   };
   const heads = columns.filter((column) => column.measure === 0);
   return (
     <>
       {table.page.length > 0 && <h3 style={{ font: "560 18px/28px var(--serif)" }}>{table.page.map(({ label }) => label).join(" · ")}</h3>}
       <Frame ref={scroll} tabIndex={0} role="table" aria-label={[drawn.label, ...table.page.map(({ label }) => label)].join(", ")} aria-rowcount={table.rows.length + 2} style={table.page.length ? { maxHeight: 300, flex: "none" } : undefined}>
-        {many && answer.split.length > 0 && <div className="line heads" role="row" style={{ gridTemplateColumns: grid, borderBottom: 0 }}><span className="name" />{heads.map((column) => <span key={column.key ?? "all"} className="over" style={{ gridColumn: `span ${answer.measures.length}` }}>{column.label}</span>)}</div>}
-        <div className="line heads" role="row" style={{ gridTemplateColumns: grid, ...(many && answer.split.length ? { top: 30 } : {}) }}>
+        {many && answer.split.length > 0 && <div className="line heads" role="row" style={{ ...line, borderBottom: 0 }}><span className="name" />{heads.map((column) => <span key={column.key ?? "all"} className="over" style={{ gridColumn: `span ${answer.measures.length}` }}>{column.label}</span>)}</div>}
+        <div className="line heads" role="row" style={{ ...line, ...(many && answer.split.length ? { top: 30 } : {}) }}>
           <span className="name" role="columnheader" />
-          {columns.map((column, i) => {
+          {seen.map((i) => {
+            const column = columns[i];
             const isSorted = pivotSort && pivotSort.column === column.key && pivotSort.measure === column.measure;
-            return <span key={i} role="columnheader" aria-sort={isSorted ? (pivotSort.descending ? "descending" : "ascending") : "none"}><button onClick={() => onSort(column)}>{many || !column.label ? column.measureLabel : column.label}{isSorted && (pivotSort.descending ? <ArrowDown size={13} aria-hidden /> : <ArrowUp size={13} aria-hidden />)}</button></span>;
+            return <span key={i} role="columnheader" style={{ gridColumn: i + 2 }} aria-sort={isSorted ? (pivotSort.descending ? "descending" : "ascending") : "none"}><button onClick={() => onSort(column)}>{many || !column.label ? column.measureLabel : column.label}{isSorted && (pivotSort.descending ? <ArrowDown size={13} aria-hidden /> : <ArrowUp size={13} aria-hidden />)}</button></span>;
           })}
         </div>
         <div role="rowgroup" style={{ height: virtual.getTotalSize(), position: "relative" }}>
           {virtual.getVirtualItems().map(({ index, start }) => {
             const row = table.rows[index];
             return (
-              <div key={row.key} role="row" aria-rowindex={index + 2} className={`line${row.isLeaf ? "" : " tier"}`} style={{ gridTemplateColumns: grid, height: ROW, position: "absolute", left: 0, right: 0, transform: `translateY(${start}px)` }}>
+              <div key={row.key} role="row" aria-rowindex={index + 2} className={`line${row.isLeaf ? "" : " tier"}`} style={{ ...line, height: ROW, position: "absolute", left: 0, right: 0, transform: `translateY(${start}px)` }}>
                 <span role="rowheader" className="name" style={{ paddingLeft: 8 + row.tier * 18 }}>
                   {!row.isLeaf && canClose && <button aria-expanded={!row.isClosed} aria-label={`${row.isClosed ? "Open" : "Close"} ${row.label}`} onClick={() => onClose(row.key)}>{row.isClosed ? <ChevronRight size={16} aria-hidden /> : <ChevronDown size={16} aria-hidden />}</button>}
                   {row.label}{row.isClosed && <small>· {row.inside} inside{row.toned ? `, ${row.toned} toned` : ""}</small>}
                 </span>
-                {row.cells.map((one, i) => cell(one, i, row.path, row.label))}
+                {seen.map((i) => cell(row.cells, i, row.path, row.label))}
               </div>
             );
           })}
         </div>
-        <div className="line all" role="row" style={{ gridTemplateColumns: grid, minHeight: 34 }}><span className="name" role="rowheader">All</span>{table.total.map((one, i) => cell(one, i, table.page.map(({ key }) => key), "All"))}</div>
+        <div className="line all" role="row" style={{ ...line, minHeight: 34 }}><span className="name" role="rowheader">All</span>{seen.map((i) => cell(table.total, i, table.page.map(({ key }) => key), "All"))}</div>
       </Frame>
     </>
   );

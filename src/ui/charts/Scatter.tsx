@@ -1,7 +1,10 @@
 "use client";
 import { CartesianGrid, ResponsiveContainer, Scatter as Points, ScatterChart, XAxis, YAxis, ZAxis } from "recharts";
 import type { Figure } from "@/core/figure";
-import { fill, markId, opens, ticksTo, type Drawn } from "./drawing";
+import { fill, labelsThatFit, markId, opens, ticksTo, type Drawn } from "./drawing";
+
+/** The usual ground in px, by which names are found a place. */
+const USUAL = { width: 790, height: 290 };
 
 /** A point for each group by two measures; with a third, its size. */
 export function Scatter({ figure, drawn, sized }: { figure: Figure; drawn: Drawn; sized: boolean }) {
@@ -9,6 +12,9 @@ export function Scatter({ figure, drawn, sized }: { figure: Figure; drawn: Drawn
   const axis = (pick: (point: (typeof points)[number]) => number | null) => ticksTo(Math.max(0, ...points.map((point) => pick(point) ?? 0)));
   const [across, up] = [axis((point) => point.x), axis((point) => point.y)];
   const largest = Math.max(1, ...points.map((point) => point.z));
+  const radiusOf = (z: number) => (sized ? 5 + 25 * Math.sqrt(z / largest) : 7);
+  const shortened = (label: string) => (label.length > 18 ? `${label.slice(0, 17)}…` : label);
+  const named = labelsThatFit(points.map(({ index, x, y, z }) => ({ x: (x! / across[across.length - 1]) * USUAL.width, y: USUAL.height * (1 - y! / up[up.length - 1]), radius: radiusOf(z), words: shortened(figure.rows[index].label) })));
   const unplaced = figure.rows.length - points.length;
   return (
     <>
@@ -21,13 +27,13 @@ export function Scatter({ figure, drawn, sized }: { figure: Figure; drawn: Drawn
             <ZAxis dataKey="z" range={[60, 60]} />
             <Points data={points} isAnimationActive={false} shape={(point: { cx?: number; cy?: number; payload?: (typeof points)[number] }) => {
               const row = figure.rows[point.payload!.index];
-              const radius = sized ? 5 + 25 * Math.sqrt(point.payload!.z / largest) : 7;
+              const radius = radiusOf(point.payload!.z);
               const words = row.measures.map((mark) => mark.words).join(", ");
               return (
                 <g {...opens({ ...row, words }, drawn)}>
                   <title>{`${row.label}: ${row.measures.map((mark, i) => `${figure.measures[i].label} ${mark.words}`).join(", ")}`}</title>
                   <circle cx={point.cx} cy={point.cy} r={radius} fill={fill(row.color)} fillOpacity={sized ? 0.72 : 0.95} stroke={drawn.opened === markId(row) ? "var(--brass)" : "var(--salt)"} strokeWidth={drawn.opened === markId(row) ? 4 : 1.5} />
-                  {!drawn.small && drawn.dress.labels !== "none" && <text x={(point.cx ?? 0) + radius + 4} y={(point.cy ?? 0) + 4}>{row.label.length > 18 ? `${row.label.slice(0, 17)}…` : row.label}</text>}
+                  {!drawn.small && drawn.dress.labels !== "none" && named.has(points.findIndex(({ index }) => index === point.payload!.index)) && <text x={(point.cx ?? 0) + radius + 4} y={(point.cy ?? 0) + 4}>{shortened(row.label)}</text>}
                 </g>
               );
             }} />

@@ -1,12 +1,12 @@
 import fc from "fast-check";
-import { inkOn, markId, ticksTo } from "./drawing";
+import { inkOn, labelsThatFit, markId, ticksTo } from "./drawing";
 
 describe("axes", () => {
   test.each([
     [43, [0, 10, 20, 30, 40, 50]],
     [4, [0, 1, 2, 3, 4]],
     [200, [0, 50, 100, 150, 200]],
-    [1, [0, 0.2, 0.4, 0.6, 0.8, 1]],
+    [1, [0, 1]],
     [0, [0, 1]],
   ])("the ticks to %s are round and few", (most, ticks) => {
     expect(ticksTo(most)).toEqual(ticks);
@@ -27,4 +27,15 @@ describe("axes", () => {
   test("a mark is told from its parts", () => {
     expect(markId({ path: ["v1"] })).not.toBe(markId({ path: ["v1"], split: "v2" }));
   });
+});
+
+test("of names that would cover one another, that of the largest point is kept", () => {
+  const point = (x: number, y: number, radius: number) => ({ x, y, radius, words: "Tove Lindqvist" });
+  expect([...labelsThatFit([point(0, 0, 4), point(10, 4, 9), point(0, 60, 4)])].sort()).toEqual([1, 2]);
+  expect(labelsThatFit([]).size).toBe(0);
+});
+test("whole values have whole steps", () => {
+  expect(ticksTo(12)).toEqual([0, 5, 10, 15]);
+  expect(ticksTo(2)).toEqual([0, 1, 2]);
+  expect(ticksTo(12.4)[1]).toBe(2.5);
 });

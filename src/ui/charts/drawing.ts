@@ -40,13 +40,28 @@ export const opens = (mark: Mark, drawn: Drawn) => ({
 /** Dashes tell lines apart without colour. */
 export const DASHES = ["", "7 4", "2 3", "9 3 2 3", "12 4", "4 4", "1 4", "10 3 2 3 2 3"];
 
-/** Round steps for an axis from 0: at most five. */
+/** Round steps for an axis from 0: at most five; whole ones where the values are whole. */
 export function ticksTo(most: number): number[] {
   if (!(most > 0)) return [0, 1];
   const rough = most / 5;
   const power = 10 ** Math.floor(Math.log10(rough));
-  const step = [1, 2, 2.5, 5, 10].map((n) => n * power).find((n) => n >= rough && (most < 8 ? Number.isInteger(n) || most < 3 : true)) ?? rough;
+  const step = [1, 2, 2.5, 5, 10].map((n) => n * power).find((n) => n >= rough && (!Number.isInteger(most) || Number.isInteger(n))) ?? rough;
   const ticks = [0];
   while (ticks[ticks.length - 1] < most) ticks.push(Number((ticks[ticks.length - 1] + step).toPrecision(12)));
   return ticks;
+}
+
+/** The names that fit beside their points without covering one another, the largest points first. Places in px. */
+export function labelsThatFit(points: readonly { readonly x: number; readonly y: number; readonly radius: number; readonly words: string }[]): ReadonlySet<number> {
+  const boxes: { left: number; right: number; top: number; bottom: number }[] = [];
+  const fits = new Set<number>();
+  const order = points.map((_, i) => i).sort((a, b) => points[b].radius - points[a].radius || points[b].y - points[a].y);
+  for (const i of order) {
+    const { x, y, radius, words } = points[i];
+    const box = { left: x + radius + 4, right: x + radius + 6 + words.length * 6.6, top: y - 8, bottom: y + 8 };
+    if (boxes.some((one) => box.left < one.right && one.left < box.right && box.top < one.bottom && one.top < box.bottom)) continue;
+    boxes.push(box);
+    fits.add(i);
+  }
+  return fits;
 }

@@ -1,6 +1,6 @@
 "use client";
 import { useQuery } from "@tanstack/react-query";
-import { Calculator, ChevronDown, ChevronUp, Copy, List, Scale, ScanSearch } from "lucide-react";
+import { Calculator, ChevronDown, ChevronUp, Copy, Download, Funnel, List, Scale, ScanSearch } from "lucide-react";
 import { useEffect, useState } from "react";
 import { DialogTrigger } from "react-aria-components";
 import styled from "styled-components";
@@ -22,7 +22,7 @@ export type Leaf = "records" | "workings" | "compare" | "look";
 const Box = styled.section<{ $open: boolean; $tall: boolean }>`
   background: var(--tide); padding: 8px 20px 0 22px; display: flex; flex-direction: column; height: ${(p) => (p.$open ? (p.$tall ? 380 : 290) : 42)}px; flex: none; min-width: 0;
   .leaves { display: flex; align-items: stretch; height: 34px; gap: 4px; flex: none; min-width: 0; }
-  .leaf { display: flex; align-items: center; gap: 8px; padding: 0 14px; font-weight: 600; color: var(--ink-2); } .leaf[aria-selected="true"] { background: var(--tide-2); color: var(--ink); } .leaf svg { width: 16px; height: 16px; }
+  .leaf { display: flex; align-items: center; gap: 8px; padding: 0 12px; font-weight: 600; color: var(--ink-2); white-space: nowrap; } .leaf[aria-selected="true"] { background: var(--tide-2); color: var(--ink); } .leaf svg { width: 16px; height: 16px; }
   .what { display: flex; align-items: center; gap: 9px; padding: 0 12px; min-width: 0; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; } .what i { width: 13px; height: 13px; background: var(--brass); flex: none; } .what b { font-weight: 650; overflow: hidden; text-overflow: ellipsis; }
   .acts { margin-left: auto; display: flex; align-items: center; flex: none; }
   .body { background: var(--tide-2); flex: 1; min-height: 0; display: flex; flex-direction: column; }
@@ -63,8 +63,8 @@ export function Drawer({ context, report, opened, leaf, onLeaf, onShowAll, repor
         {leaf === "records" && <div className="what" role="status">{part && <i aria-hidden />}<b>{part ? opened!.label : "All"}</b>{count !== null && <span>· {numberText(count)} {context.catalog.countedWords(report.subject, count)}</span>}</div>}
         <div className="acts">
           {leaf === "records" && part && <Button $small onPress={onShowAll}>Show all</Button>}
-          {leaf === "records" && onSaveFilter && report.where && <Button $small onPress={onSaveFilter}>Save as filter</Button>}
-          {leaf === "records" && onExport && <Button $small onPress={() => onExport(part)}>Download</Button>}
+          {leaf === "records" && onSaveFilter && report.where && <Button $small $icon aria-label="Save these conditions as a filter" onPress={onSaveFilter}><Funnel aria-hidden /></Button>}
+          {leaf === "records" && onExport && <Button $small $icon aria-label="Download these records" onPress={() => onExport(part)}><Download aria-hidden /></Button>}
           {leaf === "records" && (
             <DialogTrigger>
               <Button $small>Columns</Button>

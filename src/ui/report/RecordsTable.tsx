@@ -22,7 +22,7 @@ const Scroll = styled.div<{ $bare?: boolean }>`
   .row { height: ${ROW}px; position: absolute; left: 0; right: 0; }
   .row:nth-child(even) { background: ${(p) => (p.$bare ? "none" : "rgba(0, 0, 0, 0.035)")}; ${(p) => p.$bare && "border-top: 1px solid var(--line);"} }
   ${(p) => p.$bare && ".row { border-top: 1px solid var(--line); }"}
-  .cell { padding: 0 10px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; } .r { text-align: right; }
+  .cell { padding: 0 10px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; } .tick { text-overflow: clip; padding: 0 0 0 10px; } .r { text-align: right; }
   .row.picked { background: var(--mallow-2) !important; box-shadow: inset 4px 0 0 var(--plum); } input[type="checkbox"] { accent-color: var(--plum); width: 15px; height: 15px; margin: 0; vertical-align: -2px; }
   .edge { position: absolute; right: -3px; top: 4px; bottom: 4px; width: 7px; cursor: col-resize; border-right: 2px solid var(--line); } .edge:hover, .edge:focus-visible { border-right-color: var(--plum); }
   .cell a { font-weight: 650; color: var(--plum); } .none { color: var(--ink-3); }
@@ -99,7 +99,7 @@ export function RecordsTable({ report, opened, showing, sorts, onSort, onCount, 
   return (
     <Scroll ref={scroll} $bare={bare} tabIndex={0} role="table" aria-rowcount={first.count + 1} aria-label={`${first.count} records`}>
       <div className="names" role="row" style={{ gridTemplateColumns: columns, minWidth: least }}>
-        {tick && <div role="columnheader" className="cell"><input type="checkbox" aria-label="Pick all that are read" checked={Boolean(all)} onChange={(event) => onPick?.(event.target.checked ? new Set(keys) : new Set())} /></div>}
+        {tick && <div role="columnheader" className="cell tick"><input type="checkbox" aria-label="Pick all that are read" checked={Boolean(all)} onChange={(event) => onPick?.(event.target.checked ? new Set(keys) : new Set())} /></div>}
         {first.columns.map((column) => {
           const place = sorts.findIndex((one) => one.field.join() === column.field.join());
           const sorted = place >= 0 ? sorts[place] : null;
@@ -117,7 +117,7 @@ export function RecordsTable({ report, opened, showing, sorts, onSort, onCount, 
           const row = rows[index];
           return (
             <div key={index} className={`row${row?.key && picked?.has(row.key) ? " picked" : ""}`} role="row" aria-rowindex={index + 2} style={{ transform: `translateY(${start}px)`, gridTemplateColumns: columns }}>
-              {tick && <div role="cell" className="cell">{row?.key && <input type="checkbox" aria-label={`Pick ${row.key}`} checked={picked!.has(row.key)} onChange={(event) => pick(row.key!, event.target.checked)} />}</div>}
+              {tick && <div role="cell" className="cell tick">{row?.key && <input type="checkbox" aria-label={`Pick ${row.key}`} checked={picked!.has(row.key)} onChange={(event) => pick(row.key!, event.target.checked)} />}</div>}
               {first.columns.map((column, i) => {
                 const cell = row?.cells[i] ?? null;
                 const isKey = column.field[column.field.length - 1] === "key" || column.field[0] === "item";
