@@ -32,3 +32,4 @@ export { beginImport, importState, actOnImport, lastImports, refusedZip } from "
 export { checkReport, parseSentence, printReport } from "@/core/sentence";
 export { log } from "./log";
 export { acts, Refused, type ActId } from "./acts";
+export { localDay, longDayText } from "@/core/time";

@@ -65,7 +65,6 @@ export const DressSchema = z.object({
   unitWords: z.string().max(30).optional(),
   slider: z.boolean().default(false),
   dayNotes: z.boolean().default(true),
-  marginNotes: z.boolean().default(false),
   /** Gauge and number with zones: its range, its zones in rising order, its target. */
   low: Bound.optional(),
   high: Bound.optional(),

@@ -6,3 +6,4 @@ export { printReport, sentencePieces, piecesText, conditionText, leafText, testT
 export { checkCondition, checkMeasure, checkReport } from "./check";
 export { nameText } from "./words";
 export { dressDifferences, reportDifferences, type Difference } from "./differences";
+export { brokenParts, type BrokenPart } from "./broken";

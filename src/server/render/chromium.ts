@@ -84,10 +84,34 @@ function drawingOf(): string {
     to[i].removeAttribute("tabindex");
     to[i].removeAttribute("role");
   });
-  const { width, height } = drawing.getBoundingClientRect();
-  copy.setAttribute("xmlns", "http://www.w3.org/2000/svg");
-  copy.setAttribute("width", String(width));
-  copy.setAttribute("height", String(height));
-  if (!copy.getAttribute("viewBox")) copy.setAttribute("viewBox", `0 0 ${width} ${height}`);
-  return new XMLSerializer().serializeToString(copy);
+  const NS = "http://www.w3.org/2000/svg";
+  const whole = document.createElementNS(NS, "svg");
+  const box = drawing.getBoundingClientRect();
+  const TOP = 34;
+  const make = (name: string, facts: Record<string, string | number>, words?: string) => {
+    const node = document.createElementNS(NS, name);
+    for (const [fact, value] of Object.entries(facts)) node.setAttribute(fact, String(value));
+    if (words !== undefined) node.textContent = words;
+    return whole.appendChild(node);
+  };
+  make("rect", { width: "100%", height: "100%", fill: "#fff" });
+  make("text", { x: 8, y: 22, "font-family": "serif", "font-size": 18, "font-weight": 600, fill: "#1d1826" }, document.querySelector("[data-figure] h1")?.textContent ?? "");
+  // The legend is words on the page, so it is written anew, line by line as it stands there.
+  const entries = [...document.querySelectorAll<HTMLElement>("[data-figure] [data-legend] li")];
+  const first = entries[0]?.getBoundingClientRect();
+  for (const entry of entries) {
+    const at = entry.getBoundingClientRect();
+    const swatch = entry.querySelector("i");
+    if (swatch) make("rect", { x: 8 + at.x - first.x, y: TOP + at.y - first.y + 3, width: 12, height: 12, fill: getComputedStyle(swatch).backgroundColor });
+    make("text", { x: 8 + at.x - first.x + 19, y: TOP + at.y - first.y + 14, "font-family": "sans-serif", "font-size": 13, fill: "#1d1826" }, entry.textContent ?? "");
+  }
+  const down = TOP + (entries.length ? entries[entries.length - 1].getBoundingClientRect().bottom - first.y + 8 : 0);
+  copy.setAttribute("width", String(box.width));
+  copy.setAttribute("height", String(box.height));
+  copy.setAttribute("y", String(down));
+  if (!copy.getAttribute("viewBox")) copy.setAttribute("viewBox", `0 0 ${box.width} ${box.height}`);
+  whole.appendChild(copy);
+  const height = down + box.height + 8;
+  for (const [fact, value] of Object.entries({ xmlns: NS, width: box.width, height, viewBox: `0 0 ${box.width} ${height}` })) whole.setAttribute(fact, String(value));
+  return new XMLSerializer().serializeToString(whole);
 }

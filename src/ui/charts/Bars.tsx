@@ -1,7 +1,7 @@
 "use client";
-import { Bar, BarChart, CartesianGrid, LabelList, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import { Bar, BarChart, Brush, CartesianGrid, LabelList, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import type { Figure, FigureRow, Mark } from "@/core/figure";
-import { fillOf, inkOn, LABEL_PX, markId, opens, ticksTo, type Drawn } from "./drawing";
+import { type Drawn, fillOf, groupAxis, hasSlider, inkOn, LABEL_PX, markId, opens, SLIDER, ticksTo, tipOf } from "./drawing";
 import { Legend } from "./Legend";
 
 type Layout = "bars" | "columns";
@@ -29,6 +29,7 @@ export function Bars({ figure, layout, stacked, full, drawn }: { figure: Figure;
   const value = <XAxis type="number" domain={[least, ticks[ticks.length - 1]]} ticks={least < 0 ? undefined : ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} height={dress.axisTitle ? 40 : 24} {...percent} {...(dress.axisTitle ? { label: { value: dress.axisTitle, position: "insideBottom", fontSize: 12 } } : {})} />;
   const scale = { type: "number" as const, domain: [least, ticks[ticks.length - 1]] as [number, number], ticks: least < 0 ? undefined : ticks, axisLine: false, tickLine: false, tick: { fontSize: 12 }, width: dress.axisTitle ? 62 : 44, ...percent, ...(dress.axisTitle ? { label: { value: dress.axisTitle, angle: -90, position: "insideLeft" as const, fontSize: 12 } } : {}) };
   const named = { dataKey: "label", type: "category" as const, axisLine: { stroke: "var(--ink)", strokeWidth: 1.5 }, tickLine: false, interval: (lying ? 0 : "equidistantPreserveStart") as 0 };
+  const under = groupAxis(drawn);
   const needsSlant = !lying && !figure.isTime && rows.length > 6;
   return (
     <>
@@ -37,13 +38,14 @@ export function Bars({ figure, layout, stacked, full, drawn }: { figure: Figure;
         <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
           <BarChart data={rows} layout={lying ? "vertical" : "horizontal"} margin={{ top: lying ? 4 : 24, right: lying ? 56 : 8, bottom: 0, left: 0 }} barCategoryGap="18%" barGap={2} accessibilityLayer={false}>
             <CartesianGrid stroke="var(--grid)" horizontal={!lying} vertical={lying} />
-            {lying ? value : <XAxis {...named} tick={{ fontSize: 12 }} height={needsSlant ? 64 : 26} angle={needsSlant ? -28 : 0} textAnchor={needsSlant ? "end" : "middle"} tickFormatter={(text: string) => (needsSlant && text.length > 16 ? `${text.slice(0, 15)}…` : text)} />}
-            {lying ? <YAxis {...named} width={longest} tick={{ fontSize: 13, fontWeight: 600, fill: "var(--ink)" }} tickFormatter={(text: string) => (text.length > 28 ? `${text.slice(0, 27)}…` : text)} /> : <YAxis {...scale} />}
+            {lying ? value : <XAxis {...named} tick={{ fontSize: 12 }} height={(needsSlant ? 64 : 26) + under.room} {...(under.label ? { label: under.label } : {})} angle={needsSlant ? -28 : 0} textAnchor={needsSlant ? "end" : "middle"} tickFormatter={(text: string) => (needsSlant && text.length > 16 ? `${text.slice(0, 15)}…` : text)} />}
+            {lying ? <YAxis {...named} width={longest + under.room} {...(under.label ? { label: { ...under.label, angle: -90, position: "insideLeft" as const } } : {})} tick={{ fontSize: 13, fontWeight: 600, fill: "var(--ink)" }} tickFormatter={(text: string) => (text.length > 28 ? `${text.slice(0, 27)}…` : text)} /> : <YAxis {...scale} />}
             {series.map((_, i) => (
               <Bar key={i} dataKey={`v${i}`} stackId={stacked ? "one" : undefined} isAnimationActive={false} maxBarSize={lying ? 30 : 60} shape={(box: Box & { payload?: { index: number } }) => <Part box={box} then={figure.series.length ? undefined : figure.rows[box.payload!.index].then} mark={markOf(figure.rows[box.payload!.index], i, figure)} drawn={drawn} lying={lying} inside={stacked} soFar={figure.rows[box.payload!.index].soFar} />}>
                 {stacked && i === series.length - 1 && dress.labels !== "none" && <LabelList dataKey="sum" content={(props: object) => <Total {...(props as Box & { index: number })} row={figure.rows[(props as { index: number }).index]} lying={lying} />} />}
               </Bar>
             ))}
+            {!lying && hasSlider(rows.length, drawn) && <Brush dataKey="label" {...SLIDER} />}
           </BarChart>
         </ResponsiveContainer>
       </div>
@@ -65,7 +67,7 @@ function Part({ box, mark, then, drawn, lying, inside, soFar }: { box: Box; mark
   const fits = lying ? w > mark.written.length * 7 + 4 && h > 13 : h > 16 && w > mark.written.length * 6.4;
   return (
     <g {...opens(mark, drawn)}>
-      <title>{`${mark.label}: ${mark.words}${mark.percent ? ` (${mark.percent} %)` : ""}${mark.change ? `, ${mark.change}` : ""}`}</title>
+      <title>{tipOf(mark, drawn)}</title>
       <rect x={left} y={y} width={w} height={h} fill={fillOf(mark.color, drawn)} />
       {ruler !== null && (lying ? <rect x={x + width * ruler - 1.5} y={y - 4} width={3} height={h + 8} fill="var(--ink)" /> : <rect x={left - 4} y={y + height - height * ruler - 1.5} width={w + 8} height={3} fill="var(--ink)" />)}
       {soFar && <rect x={left} y={y} width={w} height={h} fill="var(--lit)" opacity={0.45} />}

@@ -7,7 +7,7 @@ const List = styled.ul`display: flex; flex-wrap: wrap; gap: 2px 14px; font-size:
 
 /** The names of the parts of bars, with their counts, above the figure. */
 export const Legend = ({ series, most = 12 }: { series: readonly Series[]; most?: number }) => (
-  <List aria-label="Legend">
+  <List aria-label="Legend" data-legend>
     {series.slice(0, most).map((one) => <li key={one.key}><i style={{ background: fill(one.color) }} />{one.label} <b>{one.total}</b></li>)}
     {series.length > most && <li>and {series.length - most} more</li>}
   </List>

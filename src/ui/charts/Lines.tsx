@@ -1,8 +1,8 @@
 "use client";
-import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import { Area, Brush, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import type { Figure, FigureRow, Mark } from "@/core/figure";
 import { Legend } from "./Legend";
-import { DASHES, fill, LINE_PX, markId, opens, ticksTo, type Drawn } from "./drawing";
+import { DASHES, type Drawn, fill, groupAxis, hasSlider, LINE_PX, markId, opens, SLIDER, ticksTo, tipOf } from "./drawing";
 
 export interface DayFlag {
   readonly label: string;
@@ -30,6 +30,7 @@ export function Lines({ figure, drawn, as = "line", flags = [] }: { figure: Figu
   const ends = endPlaces(figure, series.length, markOf, ticks[ticks.length - 1], drawn.small ? 175 : 280, isArea, as === "full");
   const lastKnown = rows.map((_, i) => i).reverse().find((i) => markOf(figure.rows[i], 0).value !== null) ?? rows.length - 1;
   const running = figure.rows.find((row) => row.soFar);
+  const under = groupAxis(drawn);
   const hasRoom = figure.series.length === 0 || figure.series.every((_, i) => ends[i] !== undefined);
   return (
     <>
@@ -38,7 +39,7 @@ export function Lines({ figure, drawn, as = "line", flags = [] }: { figure: Figu
       <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
         <ComposedChart data={rows} margin={{ top: 20, right: figure.series.length && hasRoom ? 104 : 36, bottom: 0, left: 0 }} accessibilityLayer={false}>
           <CartesianGrid stroke="var(--grid)" vertical={false} />
-          <XAxis dataKey="label" axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }} tickLine={false} interval="equidistantPreserveStart" tick={{ fontSize: 12 }} height={26} padding={{ left: 10, right: 4 }} />
+          <XAxis dataKey="label" axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }} tickLine={false} interval="equidistantPreserveStart" tick={{ fontSize: 12 }} height={26 + under.room} {...(under.label ? { label: under.label } : {})} padding={{ left: 10, right: 4 }} />
           <YAxis type="number" domain={[least, ticks[ticks.length - 1]]} ticks={least < 0 ? undefined : ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} width={dress.axisTitle ? 58 : 44} {...(as === "full" ? { tickFormatter: (n: number) => `${n} %` } : {})} {...(dress.axisTitle ? { label: { value: dress.axisTitle, angle: -90, position: "insideLeft", fontSize: 12 } } : {})} />
           {!drawn.small && flags.map((flag) => <ReferenceLine key={flag.label + flag.words} x={flag.label} stroke="var(--ink)" strokeDasharray="2 3" label={{ value: `⚑ ${flag.words}`, position: "insideTopLeft", fill: "var(--ink-2)", fontSize: 12 }} />)}
           {running && <ReferenceLine x={running.label} stroke="var(--brass)" strokeWidth={2.4} label={{ value: "so far", position: "top", fill: "var(--brass-ink)", fontSize: 12, fontWeight: 600 }} />}
@@ -49,6 +50,7 @@ export function Lines({ figure, drawn, as = "line", flags = [] }: { figure: Figu
             const shared = { key: i, dataKey: `v${i}`, stroke: fill(color), strokeWidth: isArea ? 1.4 : LINE_PX[dress.weight], isAnimationActive: false, connectNulls: false, dot };
             return isArea ? <Area {...shared} key={i} type="linear" stackId="one" fill={fill(color)} fillOpacity={figure.series.length ? 0.86 : 0.22} dot={dot as never} activeDot={false} /> : <Line {...shared} key={i} strokeDasharray={figure.series.length ? DASHES[i % DASHES.length] : ""} />;
           })}
+          {hasSlider(rows.length, drawn) && <Brush dataKey="label" {...SLIDER} />}
         </ComposedChart>
       </ResponsiveContainer>
     </div>
@@ -81,7 +83,7 @@ function Dot({ point, mark, drawn, last, named, shift }: { point: { cx?: number;
   return (
     <g>
       <g {...opens(mark, drawn)}>
-        <title>{`${mark.label}: ${mark.words}`}</title>
+        <title>{tipOf(mark, drawn)}</title>
         <circle cx={cx} cy={cy} r={11} fill="transparent" />
         <circle cx={cx} cy={cy} r={isOpen ? 6 : drawn.dress.marks ? 3.2 : 0} fill={isOpen ? "var(--brass)" : fill(mark.color)} />
         {mark.written && !drawn.small && named === null && <text x={cx} y={cy - 10} textAnchor="middle">{mark.written}</text>}

@@ -1,7 +1,7 @@
 "use client";
 import styled from "styled-components";
 import type { Figure, FigureRow } from "@/core/figure";
-import { fillOf, markId, opens, type Drawn } from "./drawing";
+import { type Drawn, fillOf, markId, opens, tipOf } from "./drawing";
 import { Legend } from "./Legend";
 import { ring } from "./Slices";
 
@@ -38,7 +38,7 @@ function Pie({ row, radius, drawn }: { row: FigureRow; radius: number; drawn: Dr
         if (sweeps[i] < 0.01) return null;
         const start = 90 - sweeps.slice(0, i).reduce((sum, sweep) => sum + sweep, 0);
         const isOpen = drawn.opened === markId(part);
-        return <g key={part.split} {...opens(part, drawn)}><title>{`${part.label}: ${part.words}${part.percent ? ` (${part.percent} %)` : ""}`}</title><path d={ring(at, 0, radius, start, start - sweeps[i])} fill={fillOf(part.color, drawn)} stroke={isOpen ? "var(--brass)" : "var(--salt)"} strokeWidth={isOpen ? 4 : 1.5} /></g>;
+        return <g key={part.split} {...opens(part, drawn)}><title>{tipOf(part, drawn)}</title><path d={ring(at, 0, radius, start, start - sweeps[i])} fill={fillOf(part.color, drawn)} stroke={isOpen ? "var(--brass)" : "var(--salt)"} strokeWidth={isOpen ? 4 : 1.5} /></g>;
       })}
     </svg>
   );

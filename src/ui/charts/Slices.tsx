@@ -2,7 +2,7 @@
 import { Pie, PieChart, ResponsiveContainer } from "recharts";
 import styled from "styled-components";
 import type { Figure, Mark } from "@/core/figure";
-import { fill, fillOf, inkOn, markId, opens, type Drawn } from "./drawing";
+import { type Drawn, fill, fillOf, inkOn, markId, opens, tipOf } from "./drawing";
 
 const Side = styled.div<{ $small?: boolean }>`
   display: grid; grid-template-columns: minmax(${(p) => (p.$small ? 130 : 220)}px, ${(p) => (p.$small ? "1fr" : "300px")}) minmax(0, ${(p) => (p.$small ? "1.25fr" : "460px")}); gap: ${(p) => (p.$small ? 10 : 36)}px; align-items: center; flex: 1; min-height: 0; overflow: hidden;
@@ -68,7 +68,7 @@ function Slice({ sector, mark, drawn }: { sector: Sector; mark: Mark; drawn: Dra
   const [tx, ty] = at(middle, innerRadius ? (innerRadius + outerRadius) / 2 : outerRadius * 0.66);
   return (
     <g {...opens(mark, drawn)}>
-      <title>{`${mark.label}: ${mark.words}${mark.percent ? ` (${mark.percent} %)` : ""}`}</title>
+      <title>{tipOf(mark, drawn)}</title>
       <path d={ring(at, innerRadius, outerRadius, startAngle, endAngle)} fill={fillOf(mark.color, drawn)} stroke={isOpen ? "var(--brass)" : "var(--salt)"} strokeWidth={isOpen ? 4 : 2} />
       {wide > 16 && !drawn.small && mark.written && <text x={tx} y={ty + 4} textAnchor="middle" style={{ fill: inkOn(mark.color), fontWeight: 560 }}>{wide > 34 ? mark.written : mark.words}</text>}
     </g>

@@ -24,6 +24,17 @@ export const inkOn = (color: Color): string => INK_ON[color] ?? `var(--${color.s
 export const markId = (mark: Pick<Mark, "path" | "split" | "measure">): string => JSON.stringify([mark.path, mark.split ?? null, mark.measure ?? 0]);
 
 /** Properties that make a drawn part a button for pointer, keys and ear. */
+/** What is said while the pointer rests on a mark: the builder's own words first. */
+export const tipOf = (mark: Mark, { dress }: Drawn): string => `${dress.hover ? `${dress.hover} ` : ""}${mark.label}: ${mark.words}${mark.percent ? ` (${mark.percent} %)` : ""}${mark.change ? `, ${mark.change}` : ""}`;
+
+/** The title of the axis of groups, where the builder gave one, and the room that it takes in px. */
+export const groupAxis = ({ dress, small }: Drawn) => ({ room: dress.groupTitle && !small ? 18 : 0, ...(dress.groupTitle && !small ? { label: { value: dress.groupTitle, position: "insideBottom" as const, fontSize: 12 } } : {}) });
+
+/** From how many stretches on a slider helps. */
+export const LONG_AXIS = 14;
+export const hasSlider = (rows: number, { dress, small }: Drawn): boolean => dress.slider && !small && rows > LONG_AXIS;
+export const SLIDER = { height: 22, stroke: "var(--plum)", fill: "var(--mallow)", travellerWidth: 12 } as const;
+
 export const opens = (mark: Mark, drawn: Drawn) => ({
   role: "button",
   tabIndex: 0,

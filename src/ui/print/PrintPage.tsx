@@ -1,6 +1,6 @@
 "use client";
 import { useEffect, useMemo, useState } from "react";
-import styled from "styled-components";
+import styled, { createGlobalStyle } from "styled-components";
 import type { Workings } from "@/core/plan";
 import type { Dress, Report } from "@/core/definition";
 import { printReport } from "@/core/sentence";
@@ -19,6 +19,8 @@ export interface PrintFacts {
   /** The path of the live report. */
   readonly link: string;
   readonly shown: ShownFigure;
+  /** The day and the time at which it was counted, in words. */
+  readonly asOf: string;
   readonly workings: Workings | null;
 }
 
@@ -31,13 +33,15 @@ const Sheet = styled.main<{ $across: boolean }>`
   table { border-collapse: collapse; width: 100%; } thead { display: table-header-group; } tr { break-inside: avoid; } .rows th { text-align: left; font-weight: 500; font-size: 12px; color: var(--ink-2); padding: 2px 10px 2px 0; border-bottom: 3px solid var(--ink); } .rows td { border-top: 1px solid #ddd; padding: 3px 10px 3px 0; vertical-align: top; } .rows .r { text-align: right; }
   .workings { margin-top: 22px; break-inside: avoid-page; h2 { font: 600 19px/24px var(--serif); margin-bottom: 6px; } }
 `;
+const White = createGlobalStyle`html, body { background: #fff !important; }`;
+
 /** Shapes that are as high as what they hold. */
-const TALL = new Set<Report["shape"]>(["pivot", "heatMap", "calendar", undefined]);
+const TALL = new Set<Report["shape"]>(["pivot", "heatMap", "calendar", "bars", "stackedBars", "fullBars", "donut", "pie", "pies", "number", "gauge", undefined]);
 const SETTLES_MS = 900;
 const nothing = () => undefined;
 
 /** A report on paper: heading, sentence, figure, date and link to the live one. Ready when its drawing has settled. */
-export function PrintPage({ facts, brand, workspace, who, report, dress: asked, title, link, shown, workings, as, across }: PrintFacts & { as: "pdf" | "png" | "svg"; across: boolean }) {
+export function PrintPage({ facts, brand, workspace, who, report, dress: asked, title, link, shown, asOf, workings, as, across }: PrintFacts & { as: "pdf" | "png" | "svg"; across: boolean }) {
   const context = useMemo(() => contextOf(facts), [facts]);
   const [isReady, setReady] = useState(false);
   useEffect(() => {
@@ -47,11 +51,11 @@ export function PrintPage({ facts, brand, workspace, who, report, dress: asked, 
   const dress: Dress = { ...asked, textures: asked.textures || as === "pdf" };
   const [origin, setOrigin] = useState("");
   useEffect(() => setOrigin(location.origin), []);
-  const asOf = /\d:\d/.test(shown.asOf) ? `as of ${shown.asOf}` : shown.asOf;
   return (
     <Sheet $across={across} data-ready={isReady || undefined}>
+      <White />
       {as === "pdf" && <div className="brand">{brand.picture && <i aria-hidden style={{ backgroundImage: `url(${brand.picture})` }} />}{brand.heading || workspace}<span>{asOf} · for {who}</span></div>}
-      <section data-figure>
+      <section data-figure style={as === "pdf" ? undefined : { padding: 18 }}>
         <h1>{title}</h1>
         {dress.subtitle && <p>{dress.subtitle}</p>}
         <p className="says">{printReport(report, context.catalog)}</p>

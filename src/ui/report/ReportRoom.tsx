@@ -9,7 +9,7 @@ import styled from "styled-components";
 import { numberText, type Problem } from "@/core/base";
 import { isBareCount, type CountReport, type Dress as DressOptions, type Report } from "@/core/definition";
 import type { Mark } from "@/core/figure";
-import { conditionText } from "@/core/sentence";
+import { brokenParts, conditionText } from "@/core/sentence";
 import type { FilterLine, KeptDraft, OpenedPart, ShownFigure, ShownForecast, TwinLine } from "@/contract/room";
 import { Download, Mailing, Sharing } from "../handing";
 import { ask, Button, Checkbox, Menu, MenuItem, Notice, Popover, tell, Waiting } from "../kit";
@@ -84,13 +84,15 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
   const mayBuild = facts.mayBuild;
   const isBegun = Boolean(report.kind !== "count" || report.shape || report.where || report.by.length || !report.measures.every(isBareCount));
   const isList = report.kind === "list";
+  const broken = useMemo(() => brokenParts(draft.report, context), [draft.report, context]);
+  const isWhole = broken.length === 0;
   const { data: shown, error, isFetching, isPlaceholderData } = useQuery({
     queryKey: ["figure", report, dress],
     queryFn: ({ signal }) => ask<ShownFigure>("/api/room/figure", { definition: report, dress }, signal),
     placeholderData: keepPreviousData,
-    enabled: isBegun && !isList,
+    enabled: isBegun && isWhole && !isList,
   });
-  const { data: twins } = useQuery({ queryKey: ["twins", report, kept?.id ?? null], queryFn: ({ signal }) => ask<TwinLine[]>("/api/room/twins", { definition: report, except: kept?.id ?? null }, signal), enabled: isBegun && !kept && mayBuild, staleTime: 60_000 });
+  const { data: twins } = useQuery({ queryKey: ["twins", report, kept?.id ?? null], queryFn: ({ signal }) => ask<TwinLine[]>("/api/room/twins", { definition: report, except: kept?.id ?? null }, signal), enabled: isBegun && isWhole && !kept && mayBuild, staleTime: 60_000 });
   const { data: notes } = useDayNotes(kept?.id ?? null);
   const { data: forecast } = useQuery({ queryKey: ["forecast", report], queryFn: ({ signal }) => ask<ShownForecast>("/api/room/forecast", { definition: report }, signal), enabled: isForecast && report.kind === "burndown" });
   const title = dress.title ?? (draft.name || proposedName(says));
@@ -152,23 +154,24 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
               {report.kind === "burndown" && <><Checkbox isSelected={pace === "working"} onChange={(on) => setPace(on ? "working" : "clock")}>Working days</Checkbox><Checkbox isSelected={isForecast} onChange={setForecast}>Likelihood</Checkbox></>}
               {!isList && report.shape && !["number", "gauge", "pivot", "waterfall", "planks"].includes(report.shape) && <Button $small aria-pressed={asTable} onPress={() => setAsTable(!asTable)}><Table2 aria-hidden />{asTable ? "As a picture" : "As a table"}</Button>}
             </span></div>}
+            {broken.map((part) => <Notice key={part.says} role="alert"><span><b>{part.says}</b>: {part.why}.</span>{part.without && <Button $small $look="line" onPress={() => onChange(part.without!)}>Drop it</Button>}<span style={{ color: "var(--ink-2)" }}>or choose another in the sentence above</span></Notice>)}
             {error && <Notice role="alert">{error.message}</Notice>}
             {isEmpty && !error && <NothingFound context={context} report={report} onChange={onChange} />}
             {figure?.poor && !asTable && <p className="poor" role="status">{figure.poor}.</p>}
             {isForecast && forecast && <p className="poor" role="status">{forecast.why ?? forecastWords(forecast)}</p>}
-            <div className="draw">
+            {isWhole && <div className="draw">
               {report.kind === "count" && report.shape === "pivot" && <Places context={context} report={draft.report as CountReport} dress={dress} onChange={(next, dressed) => room.set({ report: next, dress: dressed })} />}
               {isBegun && !isList && report.shape && !isEmpty && (drawn ? <FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable={asTable} onDress={room.setDress} pace={pace} flags={dress.dayNotes ? flagsOf(notes ?? [], drawn) : []} forecast={isForecast && forecast?.forecast ? { forecast: forecast.forecast, days: forecast.days } : null} /> : !error && <Waiting>Counting …</Waiting>)}
               {isList && <ListFigure context={context} report={report} onReport={onChange} dress={dress} onDress={room.setDress} mayChangeItems={facts.mayChangeItems} />}
               {report.kind !== "count" && !isList && !report.shape && drawn && <FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable />}
               {isPlain && !isEmpty && <PlainList report={report as CountReport} asGroups={isBegun && report.kind === "count" && report.by.length > 0 && drawn ? <FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable /> : null} />}
-            </div>
+            </div>}
             {(dress.footnote || dress.description) && <div className="foot">{dress.footnote && <p>{dress.footnote}</p>}{dress.description && <details><summary>What it is for</summary><p style={{ whiteSpace: "pre-wrap", maxWidth: "80ch" }}>{dress.description}</p></details>}</div>}
           </>
         )}
       </section>
       <div className="side">{isWide && !isDressOpen ? <button className="tab" aria-expanded={false} onClick={() => setDressOpen(true)}>Dress</button> : typing !== null ? <ReadAs context={context} report={report} problem={problem} /> : <Dress context={context} report={draft.report} onReport={onChange} dress={dress} onDress={room.setDress} figure={figure} title={title} reportId={kept?.id ?? null} />}</div>
-      <div className="drawer">{!groups && <Drawer context={context} report={report} opened={opened} leaf={leaf} onLeaf={setLeaf} onShowAll={() => setOpened(null)} reports={reports} mayChangeItems={facts.mayChangeItems} onSaveFilter={mayBuild ? () => setOpens("filter") : null} onExport={isBegun ? download : null} />}</div>
+      <div className="drawer">{!groups && isWhole && <Drawer context={context} report={report} opened={opened} leaf={leaf} onLeaf={setLeaf} onShowAll={() => setOpened(null)} reports={reports} mayChangeItems={facts.mayChangeItems} onSaveFilter={mayBuild ? () => setOpens("filter") : null} onExport={isBegun ? download : null} />}</div>
       <SaveDialog saving={saving} proposed={draft.name || proposedName(says)} about={about} onAbout={setAbout} onNamed={room.setName} onSaved={(id) => router.push(`/reports/${id}`)} />
       <Conflict context={context} saving={saving} draft={draft} onTheirs={() => { room.forget(saving.theirs!.version); location.assign(`/reports/${kept!.id}`); }} />
       {kept && <Sharing kind="report" id={kept.id} name={kept.name} people={facts.data.lists.person} teams={facts.data.lists.team} mayChange={kept.mayChange} isOpen={opens === "share"} onClose={() => setOpens(null)} />}
