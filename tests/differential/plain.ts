@@ -1,8 +1,9 @@
 import { folded } from "@/core/base";
 import type { Field } from "@/core/catalog";
-import { savedCondition, type Condition, type Test, type Value } from "@/core/filter";
+import { savedCondition, type Became, type Condition, type Test, type Value } from "@/core/filter";
 import { resolvePeriod, type PeriodDates } from "@/core/time";
 import type { Viewpoint } from "@/core/sql";
+import { recordAt, type Timeline } from "./timeline";
 
 /** A record as plain values: things by identity, instants in µs, days as texts, lists as arrays, nothing as null. */
 export type PlainRecord = Readonly<Record<string, unknown>>;
@@ -11,16 +12,29 @@ export type PlainRecord = Readonly<Record<string, unknown>>;
  * The rules of conditions (calculations, section 3) written by rule and not by operator: a positive test is false of an
  * empty value, a negative one is its negation, and nothing is ever unknown.
  */
-export function holds(condition: Condition, record: PlainRecord, view: Viewpoint): boolean {
-  if (condition.kind === "test") return testHolds(condition, record, view);
-  if (condition.kind === "not") return !holds(condition.of, record, view);
+export function holds(condition: Condition, record: PlainRecord, view: Viewpoint, line?: Timeline): boolean {
+  if (condition.kind === "test") {
+    if (!condition.asOf) return testHolds(condition, record, view);
+    const at = Math.min(resolvePeriod(condition.asOf, view.now, view.calendar).end - 1, view.now);
+    return line!.createdAt <= at && (line!.deletedAt === null || at < line!.deletedAt) && testHolds(condition, recordAt(line!, at, view), view);
+  }
+  if (condition.kind === "not") return !holds(condition.of, record, view, line);
   if (condition.kind === "filter") {
     const where = savedCondition(condition.filter, view.catalog);
-    return where ? holds(where, record, view) : true;
+    return where ? holds(where, record, view, line) : true;
   }
-  if (condition.kind === "became" || condition.kind === "link") throw new Error(`a plain record has no ${condition.kind}`);
-  const parts = condition.of.map((part) => holds(part, record, view));
+  if (condition.kind === "became") return becameHolds(condition, line!, view);
+  if (condition.kind === "link") return line!.links.some((link) => link.link === condition.link && link.toIt === (condition.toIt ?? false)) !== (condition.no ?? false);
+  const parts = condition.of.map((part) => holds(part, record, view, line));
   return condition.kind === "all" ? parts.every(Boolean) : parts.some(Boolean);
+}
+
+/** At least one move of the field to the value, from the other if one is said, inside the period if one is said. */
+function becameHolds({ field: [id], to, from, during }: Became, line: Timeline, view: Viewpoint): boolean {
+  const [field] = view.catalog.findPath("items", [id])!;
+  const dates = during && resolvePeriod(during, view.now, view.calendar);
+  const fits = (value: unknown, wanted: Value) => (wanted.kind === "unset" ? isEmpty(value) : !isEmpty(value) && equals(value, wanted, field, view));
+  return line.moves.some((move) => move.field === id && move.at <= view.now && fits(move.to, to) && (!from || fits(move.from, from)) && (!dates || (move.at >= dates.start && (dates.soFar ? move.at <= dates.end : move.at < dates.end))));
 }
 
 function testHolds(test: Test, record: PlainRecord, view: Viewpoint): boolean {

@@ -1,6 +1,5 @@
 import fc from "fast-check";
 import { countAnswer } from "@/core/answer";
-import { isDate, typeOf } from "@/core/catalog";
 import type { CountReport } from "@/core/definition";
 import { printReport } from "@/core/sentence";
 import { planCount, planRecords } from "@/core/plan";
@@ -12,11 +11,13 @@ import { deskOf } from "@/server/viewer/viewpoint";
 import { GOLDEN_BUNDLE } from "../golden/load";
 import { arbitraryCondition, arbitraryReport, namedFields } from "../support/arbitrary";
 import { dropDatabase, freshDatabase } from "../support/database";
-import { holds, type PlainRecord } from "./plain";
+import { holds } from "./plain";
+import { everyRecord } from "./records";
+import { readTimelines, type Timeline } from "./timeline";
 
 let em: EntityManager;
 let view: Viewpoint;
-let records: PlainRecord[];
+let lines: Timeline[];
 const NOW = parseInstant("2026-11-24T15:30:00Z")!;
 
 beforeAll(async () => {
@@ -24,22 +25,10 @@ beforeAll(async () => {
   await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
   const viewer = await withConnection(em, async (client) => loadViewer(client, (await client.query<{ id: number }>("SELECT id FROM people WHERE login = 'gil'")).rows[0].id));
   view = (await deskOf(em, viewer!, systemClock, NOW)).view;
-  records = await everyItem();
+  const records = await everyRecord(em, view);
+  lines = await withConnection(em, (client) => readTimelines(client, records));
 });
 afterAll(dropDatabase);
-
-/** All items with every field, read without any condition. */
-async function everyItem(): Promise<PlainRecord[]> {
-  const fields = view.catalog.fieldsOf("items");
-  const { rows } = await runPlan(em, planRecords({ kind: "list", subject: { id: "items" }, showing: [], sorts: [] }, { showing: fields.map((field) => [field.id]), sorts: [], offset: 0, limit: 1000 }, view));
-  return rows.map((row) => Object.fromEntries(fields.map((field, i) => {
-    const value = row.values[i];
-    if (field.many) return [field.id, value === null ? [] : field.thing ? (value as string[]).map(Number) : value];
-    if (value === null) return [field.id, null];
-    const { kept } = typeOf(field);
-    return [field.id, kept === "thing" || kept === "number" ? Number(value) : kept === "flag" ? value === "yes" : isDate(field) && field.type === "instant" ? parseInstant(value as string) : value];
-  })));
-}
 
 test("every condition finds on PostgreSQL what plain evaluation finds", async () => {
   const fields = namedFields(view).filter((field) => !["age", "age in status", "lead time", "cycle time"].includes(field.id));
@@ -47,7 +36,7 @@ test("every condition finds on PostgreSQL what plain evaluation finds", async ()
     fc.asyncProperty(arbitraryCondition(view, fields), async (where) => {
       const report = { kind: "list" as const, subject: { id: "items" as const }, showing: [], sorts: [], where };
       const found = await runPlan(em, planRecords(report as never, { showing: [["key"]], sorts: [], offset: 0, limit: 1000 }, view));
-      const wanted = records.filter((record) => holds(where, record, view)).map((record) => record.key as string);
+      const wanted = lines.filter((line) => holds(where, line.record, view, line)).map((line) => line.key);
       expect([printReport(report as never, view.catalog), found.rows.map((row) => row.key).sort()]).toEqual([expect.anything(), wanted.sort()]);
     }),
     { numRuns: 400, endOnFailure: true },
@@ -59,19 +48,24 @@ test("every cell of every figure opens exactly its records, and groups, totals a
   await fc.assert(
     fc.asyncProperty(counts, async (report) => {
       const answer = countAnswer(await runPlan(em, planCount(report, view)));
-      const open = (path: string[], split?: string) => runPlan(em, planRecords(report, { opened: { path, ...(split === undefined ? {} : { split }) }, showing: [["key"]], sorts: [], offset: 0, limit: 1000 }, view));
       const says = printReport(report, view.catalog);
-      const seen = new Set<number>();
-      for (const row of answer.rows) {
-        const path = row.path.map((head) => head.key);
-        const opened = await open(path);
-        expect([says, path, opened.count]).toEqual([says, path, row.cells[0].records]);
-        opened.rows.forEach((record) => seen.add(record.id));
-        for (const [i, head] of answer.split.entries()) if (row.parts[i][0].records > 0) expect((await open(path, head.key)).count).toBe(row.parts[i][0].records);
+      for (const [m, measure] of answer.measures.entries()) {
+        // A ratio opens what either of its parts counts, and says how many it is measured per.
+        if ("per" in report.measures[m]) continue;
+        const own = measure.hasOwnRecords ? { measure: m } : {};
+        const open = (path: string[], split?: string) => runPlan(em, planRecords(report, { opened: { path, ...(split === undefined ? {} : { split }), ...own }, showing: [["key"]], sorts: [], offset: 0, limit: 1000 }, view));
+        const seen = new Set<number>();
+        for (const row of answer.rows) {
+          const path = row.path.map((head) => head.key);
+          const opened = await open(path);
+          expect([says, m, path, opened.count]).toEqual([says, m, path, row.cells[m].records]);
+          opened.rows.forEach((record) => seen.add(record.id));
+          for (const [i, head] of answer.split.entries()) if (row.parts[i][m].records > 0) expect((await open(path, head.key)).count).toBe(row.parts[i][m].records);
+        }
+        expect([says, m, seen.size]).toEqual([says, m, answer.total[m].records]);
+        expect((await open([])).count).toBe(answer.total[m].records);
+        if (!answer.manyValued) expect(answer.rows.reduce((sum, row) => sum + row.cells[m].records, 0)).toBe(answer.total[m].records);
       }
-      expect([says, seen.size]).toEqual([says, answer.total[0].records]);
-      expect((await open([])).count).toBe(answer.total[0].records);
-      if (!answer.manyValued) expect(answer.rows.reduce((sum, row) => sum + row.cells[0].records, 0)).toBe(answer.total[0].records);
     }),
     { numRuns: 60, endOnFailure: true },
   );

@@ -23,6 +23,12 @@ export const sampleData: CatalogData = {
     sprint: [{ id: 1, name: "Sprint 9", label: "Sprint 9", startsAt: parseInstant("2026-11-02T10:00:00Z")!, closedAt: parseInstant("2026-11-13T18:00:00Z")! }, { id: 2, name: "Sprint 10", label: "Sprint 10", startsAt: parseInstant("2026-11-16T10:00:00Z")! }],
     release: named(["4.2"]),
   },
+  links: ["holds up", "implements", "same as"],
+  filters: [
+    { id: 1, name: "Not withdrawn", purpose: "", subject: { id: "items" }, where: { kind: "test", field: ["status"], operator: "isNot", values: [{ kind: "thing", thing: "status", id: 6 }] } },
+    { id: 2, name: "Every item", purpose: "", subject: { id: "items" }, where: null },
+  ],
+  measures: [{ id: 1, name: "Effort", means: "points of all stories", subject: "items", measure: { measure: "sum", field: ["points"] } }],
   customFields: [
     { id: 7, name: "vessel", type: "text", many: false, choices: [] }, { id: 8, name: "weather", type: "choice", many: false, choices: ["calm", "wind", "storm"] },
     { id: 9, name: "draught", type: "number", many: false, choices: [] }, { id: 10, name: "inspected", type: "date", many: false, choices: [] }, { id: 11, name: "insured", type: "yesNo", many: false, choices: [] },

@@ -59,10 +59,11 @@ function* ofLevel(report: LevelReport, bucket: Key | undefined, split: Key | und
 
 function ofCrossings(report: CrossingsReport, [bucket, which]: readonly Key[], view: Viewpoint): OpenedItems {
   const axis = historyBuckets(report.period, report.grain, view);
-  const begun = axis.buckets.slice(0, axis.begun);
-  const [first, last] = bucket === undefined ? [begun[0], begun[begun.length - 1]] : [begun[Number(bucket.slice(1))], begun[Number(bucket.slice(1))]];
-  if (!first) return listed([], view);
-  const within = (at: Fragment) => sql`${at} >= ${instant(first.start)} AND ${at} < ${instant(Math.min(last.end, view.now + 1))}`;
+  const [from, to] = bucket === undefined ? [0, axis.begun - 1] : [Number(bucket.slice(1)), Number(bucket.slice(1))];
+  const first = axis.buckets[from];
+  const border = axis.borders[to];
+  if (!first || border === undefined) return listed([], view);
+  const within = (at: Fragment) => sql`${at} >= ${instant(first.start)} AND ${at} < ${instant(border)}`;
   const tests = { in: sql`NOT follows AND ${within(sql`a`)}`, out: sql`NOT goes_on AND ${within(sql`z`)}`, re: sql`follows AND change <> 0 AND ${within(sql`a`)}` };
   const asked = which === "in" || which === "out" || which === "re" ? tests[which] : sql`(${tests.in}) OR (${tests.out})`;
   return { items: sql`SELECT id FROM (${staysSql(report, view, first.start)}) stays WHERE ${asked}`, view: { ...view, deletedToo: true } };

@@ -42,7 +42,7 @@ export function* planCrossings(report: CrossingsReport, view: Viewpoint): Plan<C
   const none = { report, view, buckets: axis.buckets };
   if (axis.begun === 0) return { ...none, crossings: axis.buckets.map(() => null) };
   const first = axis.buckets[0].start;
-  const last = Math.min(axis.buckets[axis.begun - 1].end, view.now + 1);
+  const last = axis.borders[axis.begun - 1];
   const starts = instants(axis.buckets.slice(0, axis.begun).map((bucket) => bucket.start));
   const inside = (at: Fragment) => sql`${at} >= ${instant(first)} AND ${at} < ${instant(last)}`;
   const [rows, opening] = yield [

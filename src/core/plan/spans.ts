@@ -26,14 +26,14 @@ export interface HistoryBuckets {
   readonly buckets: readonly Bucket[];
   /** How many of them have begun. */
   readonly begun: number;
-  /** For each that has begun, the border of the state at its end. */
+  /** For each that has begun, the border of the state at its end; now itself is inside the one that is not over. */
   readonly borders: readonly Instant[];
 }
 
 export function historyBuckets(period: Period, grain: BucketGrain, view: Viewpoint): HistoryBuckets {
   const buckets = bucketsOf(resolvePeriod(period, view.asked ?? view.now, view.calendar), grain, view.now, view.calendar);
   const begun = buckets.filter((bucket) => bucket.start <= view.now);
-  return { buckets, begun: begun.length, borders: begun.map((bucket) => Math.min(bucket.end, view.now + 1)) };
+  return { buckets, begun: begun.length, borders: begun.map((bucket) => (bucket.soFar ? view.now + 1 : Math.min(bucket.end, view.now + 1))) };
 }
 
 export const instants = (list: readonly Instant[]): Fragment => sql`${bind(list.map(instantText), "timestamptz[]")}`;

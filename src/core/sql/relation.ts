@@ -121,7 +121,7 @@ export class Relation {
   private beginItems(): void {
     this.guards.push(this.mayBeSeen("r.project_id"), ...this.exists("r"));
     if (!this.view.past) return;
-    this.joinState("r", "JOIN");
+    this.joinState("r", this.view.deletedToo ? "LEFT JOIN" : "JOIN");
   }
 
   private beginSpans(): void {
@@ -231,7 +231,7 @@ export class Relation {
     if (this.over === "spans" && alias === "r" && (isTrackedField(field) || field.id === "kind" || field.id === "created")) return "s";
     if (field.ofState && this.view.past && this.isItem(alias)) {
       this.ownColumn(alias);
-      return this.joinState(alias, alias === "r" && this.over === "records" ? "JOIN" : "LEFT JOIN");
+      return this.joinState(alias, alias === "r" && this.over === "records" && !this.view.deletedToo ? "JOIN" : "LEFT JOIN");
     }
     return this.ownColumn(alias);
   }
