@@ -62,11 +62,13 @@ test("order, names, labels and title change the look and not the sentence, and a
 test("an unsaved draft survives a reload, and undo goes back step by step", async ({ page }) => {
   await signIn(page, "ines");
   await page.goto(reportOf("count faults where status is open by priority as bars"));
+  const kept = page.waitForResponse((reply) => reply.url().endsWith("/api/room/keepDraft") && reply.ok());
   await page.getByRole("complementary", { name: "Dress" }).getByLabel(/^Order/).selectOption("smallest");
+  await kept;
   await page.reload();
   await expect(page.getByRole("complementary", { name: "Dress" }).getByLabel(/^Order/)).toHaveValue("smallest");
   await page.getByRole("button", { name: /^picture: / }).click();
-  await page.getByRole("radio", { name: /^columns/ }).click();
+  await page.getByRole("radio", { name: /^columns a few/ }).click();
   await page.keyboard.press("Escape");
   await expect(sentenceOf(page)).toHaveAccessibleName(/as columns$/);
   await page.getByRole("button", { name: "Undo" }).click();
@@ -105,8 +107,13 @@ test("the library finds by name and by what a report says, and the bin takes one
   await page.getByLabel("Find a report").fill("no report says this");
   await expect(page.getByText("No report is called or says")).toBeVisible();
   await page.getByRole("button", { name: /^Show all/ }).click();
-  await page.getByRole("button", { name: "Put For the bin into the bin" }).click();
+  await page.getByRole("button", { name: "More of For the bin" }).click();
+  await page.getByRole("menuitem", { name: "Put it into the bin" }).click();
   await expect(page.getByRole("link", { name: "For the bin" })).toHaveCount(0);
+  await page.getByRole("button", { name: "Bin", exact: true }).click();
+  await page.getByRole("listitem").filter({ hasText: "For the bin" }).getByRole("button", { name: "Take it out" }).click();
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("link", { name: "For the bin" })).toBeVisible();
 });
 
 test("a dashboard is refreshed by hand, enlarged, and put into the bin", async ({ page }) => {

@@ -132,7 +132,7 @@ test("the parts of the sentence change it, and the figure follows", async ({ pag
   await page.getByRole("radio", { name: "team", exact: true }).click();
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "which picture?" }).click();
-  await page.getByRole("radio", { name: /^columns/ }).click();
+  await page.getByRole("radio", { name: /^columns a few/ }).click();
   await page.keyboard.press("Escape");
   await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName("count faults where status is open by team as columns");
   await expect(marks(page).first()).toBeVisible();

@@ -32,3 +32,12 @@ export async function recordsInDrawer(page: Page): Promise<number> {
   await page.waitForTimeout(150);
   return Number(/· ([\d\u202f]+) /.exec((await status.textContent())!)![1].replace(/\u202f/g, ""));
 }
+
+/** Saves a new report by a name, and waits until it has its page. */
+export async function saveAs(page: Page, name: string): Promise<void> {
+  await page.getByRole("button", { name: "Save", exact: true }).click();
+  await page.getByLabel("Name", { exact: true }).fill(name);
+  await page.getByRole("dialog").getByRole("button", { name: "Save", exact: true }).click();
+  await page.waitForURL(/\/reports\/\d+$/);
+  await page.waitForLoadState("networkidle");
+}

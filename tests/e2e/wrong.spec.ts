@@ -71,7 +71,7 @@ test("what was saved meanwhile is not overwritten", async ({ page, browser }) =>
   await other.goto(page.url());
   for (const [one, shape] of [[other, "columns"], [page, "donut"]] as const) {
     await one.getByRole("button", { name: /^picture: / }).click();
-    await one.getByRole("radio", { name: new RegExp(`^${shape}`) }).click();
+    await one.getByRole("radio", { name: new RegExp(`^${shape} a few`) }).click();
     await one.keyboard.press("Escape");
     await one.getByRole("button", { name: "Save", exact: true }).click();
   }

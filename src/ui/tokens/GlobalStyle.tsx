@@ -16,6 +16,7 @@ export const GlobalStyle = createGlobalStyle`
   a:hover { text-decoration: underline; }
   svg text { font-family: var(--sans); font-size: 12px; fill: var(--ink-2); }
   :focus-visible, [data-focus-visible] { outline: 3px solid var(--plum); outline-offset: 2px; box-shadow: 0 0 0 2px var(--salt); border-radius: 2px; }
+  .recharts-cartesian-axis-line, .recharts-cartesian-grid { pointer-events: none; }
   .recharts-surface:focus, .recharts-wrapper :focus:not(:focus-visible) { outline: none; }
   ::selection { background: var(--mallow-2); color: var(--ink); }
   @media (prefers-reduced-motion: reduce) { *, *::before, *::after { animation-duration: 0s !important; transition-duration: 0s !important; } }
