@@ -15,6 +15,7 @@ need_packages() {
     case "$package" in
       postgresql-15) [ -x "$PGBIN/initdb" ] || missing+=("$package") ;;
       chromium) [ -x /usr/bin/chromium ] || missing+=("$package") ;;
+      poppler-utils) [ -x /usr/bin/pdftotext ] || missing+=("$package") ;;
     esac
   done
   [ ${#missing[@]} -eq 0 ] && return 0

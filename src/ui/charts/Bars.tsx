@@ -18,7 +18,7 @@ export function Bars({ figure, layout, stacked, full, drawn }: { figure: Figure;
   const lying = layout === "bars";
   const { dress } = drawn;
   const series = figure.series.length ? figure.series : [null];
-  const rows = figure.rows.map((row, index) => ({ index, label: row.label, ...Object.fromEntries(series.map((_, i) => [`v${i}`, (markOf(row, i, figure).value ?? 0) / (full ? Math.max(row.parts.reduce((sum, part) => sum + (part.value ?? 0), 0), 1e-9) / 100 : 1)])), sum: row.value ?? 0 }));
+  const rows = figure.rows.map((row) => ({ row, label: row.label, ...Object.fromEntries(series.map((_, i) => [`v${i}`, (markOf(row, i, figure)?.value ?? 0) / (full ? Math.max(row.parts.reduce((sum, part) => sum + (part.value ?? 0), 0), 1e-9) / 100 : 1)])), sum: row.value ?? 0 }));
   const most = full ? 100 : Math.max(0, dress.axisTo ?? 0, ...figure.rows.map((row) => (figure.series.length && !stacked ? Math.max(...row.parts.map((part) => part.value ?? 0)) : Math.max(row.value ?? 0, stacked ? row.parts.reduce((sum, part) => sum + (part.value ?? 0), 0) : 0))));
   const least = Math.min(0, dress.axisFrom ?? 0, ...figure.rows.flatMap((row) => [row, ...row.parts].map((mark) => mark.value ?? 0)));
   const ticks = ticksTo(most);
@@ -41,8 +41,8 @@ export function Bars({ figure, layout, stacked, full, drawn }: { figure: Figure;
             {lying ? value : <XAxis {...named} tick={{ fontSize: 12 }} height={(needsSlant ? 64 : 26) + under.room} {...(under.label ? { label: under.label } : {})} angle={needsSlant ? -28 : 0} textAnchor={needsSlant ? "end" : "middle"} tickFormatter={(text: string) => (needsSlant && text.length > 16 ? `${text.slice(0, 15)}…` : text)} />}
             {lying ? <YAxis {...named} width={longest + under.room} {...(under.label ? { label: { ...under.label, angle: -90, position: "insideLeft" as const } } : {})} tick={{ fontSize: 13, fontWeight: 600, fill: "var(--ink)" }} tickFormatter={(text: string) => (text.length > 28 ? `${text.slice(0, 27)}…` : text)} /> : <YAxis {...scale} />}
             {series.map((_, i) => (
-              <Bar key={i} dataKey={`v${i}`} stackId={stacked ? "one" : undefined} isAnimationActive={false} maxBarSize={lying ? 30 : 60} shape={(box: Box & { payload?: { index: number } }) => <Part box={box} then={figure.series.length ? undefined : figure.rows[box.payload!.index].then} mark={markOf(figure.rows[box.payload!.index], i, figure)} drawn={drawn} lying={lying} inside={stacked} soFar={figure.rows[box.payload!.index].soFar} />}>
-                {stacked && i === series.length - 1 && dress.labels !== "none" && <LabelList dataKey="sum" content={(props: object) => <Total {...(props as Box & { index: number })} row={figure.rows[(props as { index: number }).index]} lying={lying} />} />}
+              <Bar key={i} dataKey={`v${i}`} stackId={stacked ? "one" : undefined} isAnimationActive={false} maxBarSize={lying ? 30 : 60} shape={(box: Box & { payload?: { row: FigureRow } }) => { const { row } = box.payload!; const mark = markOf(row, i, figure); return mark ? <Part box={box} then={figure.series.length ? undefined : row.then} mark={mark} drawn={drawn} lying={lying} inside={stacked} soFar={row.soFar} /> : <g />; }}>
+                {stacked && i === series.length - 1 && dress.labels !== "none" && <LabelList dataKey="sum" content={(props: object) => <Total {...(props as Box)} row={figure.rows[(props as { index: number }).index]} lying={lying} />} />}
               </Bar>
             ))}
             {!lying && hasSlider(rows.length, drawn) && <Brush dataKey="label" {...SLIDER} />}
@@ -54,7 +54,8 @@ export function Bars({ figure, layout, stacked, full, drawn }: { figure: Figure;
   );
 }
 
-const markOf = (row: FigureRow, series: number, figure: Figure): Mark => (figure.series.length ? row.parts[series] : row);
+/** The drawing library may draw a row of the answer before: the row travels with its bar, and a part it has not is not drawn. */
+const markOf = (row: FigureRow, series: number, figure: Figure): Mark | undefined => (figure.series.length ? row.parts[series] : row);
 
 function Part({ box, mark, then, drawn, lying, inside, soFar }: { box: Box; mark: Mark; then?: Mark | undefined; drawn: Drawn; lying: boolean; inside: boolean; soFar: boolean }) {
   const { x = 0, y = 0, width = 0, height = 0 } = box;
@@ -79,7 +80,7 @@ function Part({ box, mark, then, drawn, lying, inside, soFar }: { box: Box; mark
   );
 }
 
-function Total({ x = 0, y = 0, width = 0, height = 0, row, lying }: Box & { row: FigureRow; lying: boolean }) {
-  if (row.value === null) return null;
+function Total({ x = 0, y = 0, width = 0, height = 0, row, lying }: Box & { row: FigureRow | undefined; lying: boolean }) {
+  if (!row || row.value === null) return null;
   return lying ? <text x={x + width + 10} y={y + height / 2 + 8} style={{ font: "520 24px var(--serif)", fill: "var(--ink)" }}>{row.words}</text> : <text x={x + width / 2} y={y - 6} textAnchor="middle" style={{ font: "520 17px var(--serif)", fill: "var(--ink)" }}>{row.words}</text>;
 }

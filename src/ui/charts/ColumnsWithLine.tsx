@@ -21,12 +21,12 @@ export function ColumnsWithLine({ figure, drawn }: { figure: Figure; drawn: Draw
             <YAxis yAxisId="a" ticks={left} domain={[0, left[left.length - 1]]} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} width={44} />
             <YAxis yAxisId="b" orientation="right" ticks={right} domain={[0, right[right.length - 1]]} axisLine={false} tickLine={false} tick={{ fontSize: 12, fill: fill(figure.series[1]?.color ?? "c2") }} width={44} />
             <Bar yAxisId="a" dataKey="a" isAnimationActive={false} maxBarSize={54} shape={(box: { x?: number; y?: number; width?: number; height?: number; payload?: { index: number } }) => {
-              const mark = figure.rows[box.payload!.index].measures[0];
-              return mark?.value === null ? <g /> : <g {...opens(mark, drawn)}><title>{tipOf(mark, drawn)}</title><rect x={box.x} y={box.y} width={box.width} height={Math.max(box.height ?? 0, 1)} fill={fillOf(figure.series[0]?.color ?? "c1", drawn)} stroke={drawn.opened === markId(mark) ? "var(--brass)" : "none"} strokeWidth={3} /></g>;
+              const mark = figure.rows[box.payload!.index]?.measures[0];
+              return !mark || mark.value === null ? <g /> : <g {...opens(mark, drawn)}><title>{tipOf(mark, drawn)}</title><rect x={box.x} y={box.y} width={box.width} height={Math.max(box.height ?? 0, 1)} fill={fillOf(figure.series[0]?.color ?? "c1", drawn)} stroke={drawn.opened === markId(mark) ? "var(--brass)" : "none"} strokeWidth={3} /></g>;
             }} />
             <Line yAxisId="b" dataKey="b" stroke={fill(figure.series[1]?.color ?? "c2")} strokeWidth={LINE_PX[drawn.dress.weight]} isAnimationActive={false} dot={(point: { cx?: number; cy?: number; index: number }) => {
-              const mark = figure.rows[point.index].measures[1];
-              return point.cx === undefined || point.cy === undefined || mark?.value === null ? <g key={point.index} /> : <g key={point.index} {...opens(mark, drawn)}><title>{tipOf(mark, drawn)}</title><circle cx={point.cx} cy={point.cy} r={10} fill="transparent" /><circle cx={point.cx} cy={point.cy} r={drawn.opened === markId(mark) ? 6 : 3.6} fill={drawn.opened === markId(mark) ? "var(--brass)" : fill(figure.series[1]?.color ?? "c2")} /></g>;
+              const mark = figure.rows[point.index]?.measures[1];
+              return point.cx === undefined || point.cy === undefined || !mark || mark.value === null ? <g key={point.index} /> : <g key={point.index} {...opens(mark, drawn)}><title>{tipOf(mark, drawn)}</title><circle cx={point.cx} cy={point.cy} r={10} fill="transparent" /><circle cx={point.cx} cy={point.cy} r={drawn.opened === markId(mark) ? 6 : 3.6} fill={drawn.opened === markId(mark) ? "var(--brass)" : fill(figure.series[1]?.color ?? "c2")} /></g>;
             }} />
           </ComposedChart>
         </ResponsiveContainer>

@@ -46,7 +46,7 @@ export function Lines({ figure, drawn, as = "line", flags = [] }: { figure: Figu
           {[...series.keys()].map((i) => {
             const one = series[i];
             const color = one?.color ?? figure.rows[0]?.color ?? "c1";
-            const dot = (point: { cx?: number; cy?: number; index: number }) => <Dot key={`${i}-${point.index}`} point={point} mark={markOf(figure.rows[point.index], i)} drawn={drawn} last={point.index === lastKnown} named={one ? (hasRoom && dress.legend !== "none" ? one.label : "") : null} shift={ends[i] ?? 0} />;
+            const dot = (point: { cx?: number; cy?: number; index: number }) => !figure.rows[point.index] || !markOf(figure.rows[point.index], i) ? <g key={`${i}-${point.index}`} /> : <Dot key={`${i}-${point.index}`} point={point} mark={markOf(figure.rows[point.index], i)} drawn={drawn} last={point.index === lastKnown} named={one ? (hasRoom && dress.legend !== "none" ? one.label : "") : null} shift={ends[i] ?? 0} />;
             const shared = { key: i, dataKey: `v${i}`, stroke: fill(color), strokeWidth: isArea ? 1.4 : LINE_PX[dress.weight], isAnimationActive: false, connectNulls: false, dot };
             return isArea ? <Area {...shared} key={i} type="linear" stackId="one" fill={fill(color)} fillOpacity={figure.series.length ? 0.86 : 0.22} dot={dot as never} activeDot={false} /> : <Line {...shared} key={i} strokeDasharray={figure.series.length ? DASHES[i % DASHES.length] : ""} />;
           })}

@@ -27,6 +27,7 @@ export function Scatter({ figure, drawn, sized }: { figure: Figure; drawn: Drawn
             <ZAxis dataKey="z" range={[60, 60]} />
             <Points data={points} isAnimationActive={false} shape={(point: { cx?: number; cy?: number; payload?: (typeof points)[number] }) => {
               const row = figure.rows[point.payload!.index];
+              if (!row) return <g />;
               const radius = radiusOf(point.payload!.z);
               const words = row.measures.map((mark) => mark.words).join(", ");
               return (

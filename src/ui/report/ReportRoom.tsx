@@ -158,7 +158,7 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
             {error && <Notice role="alert">{error.message}</Notice>}
             {isEmpty && !error && <NothingFound context={context} report={report} onChange={onChange} />}
             {figure?.poor && !asTable && <p className="poor" role="status">{figure.poor}.</p>}
-            {figure && figure.cut > 0 && report.kind === "count" && report.by.length > 0 && !report.by[0].top && <p className="poor" role="status">The {figure.rows.length} largest of {numberText(figure.rows.length + figure.cut)} are drawn; the table has all. <Button $small $look="line" onPress={() => onChange({ ...report, by: report.by.map((group, i) => (i === 0 ? { ...group, top: { count: figure.rows.length } } : group)) })}>Top {figure.rows.length}, the others as rest</Button></p>}
+            {figure && figure.cut > 0 && report.kind === "count" && report.by.length > 0 && !report.by[0].top && <p className="poor" role="status">The table has all of them. <Button $small $look="line" onPress={() => onChange({ ...report, by: report.by.map((group, i) => (i === 0 ? { ...group, top: { count: figure.rows.length } } : group)) })}>Top {figure.rows.length}, the others as rest</Button></p>}
             {isForecast && forecast && <p className="poor" role="status">{forecast.why ?? forecastWords(forecast)}</p>}
             {isWhole && <div className="draw">
               {report.kind === "count" && report.shape === "pivot" && <Places context={context} report={draft.report as CountReport} dress={dress} onChange={(next, dressed) => room.set({ report: next, dress: dressed })} />}
