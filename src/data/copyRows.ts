@@ -23,7 +23,7 @@ export async function copyRows(em: EntityManager, plan: Plan<ExportQuery>, heade
         const { rowCount } = await client.query({ text: `CREATE TEMP TABLE rows_out ON COMMIT DROP AS ${named(statement.text, header.length)}`, values: statement.values as unknown[] });
         onCount?.(rowCount ?? 0);
         resolve();
-        out.write(`${header.map((words) => cell(words, separator)).join(separator)}\r\n`);
+        out.write(`${header.map((words) => cell(words, separator)).join(separator)}\n`);
         await pipe(client, separator, out);
         await client.query("COMMIT");
         out.end();
