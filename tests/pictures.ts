@@ -8,6 +8,21 @@ const FOLDER = join(process.cwd(), "docs", "screenshots");
 const baseURL = process.env.E2E_URL ?? "http://127.0.0.1:4310";
 const STACKED = "count faults where status is open by priority split by status as stacked bars";
 
+/** Mails the first report to its reader, and opens the mail room when it has arrived. */
+async function sendOne(page: Page): Promise<void> {
+  await page.getByRole("link", { name: "Open faults by priority" }).first().click();
+  await page.getByRole("button", { name: "Mail", exact: true }).click();
+  await page.getByLabel("To a person or a team").fill("runa");
+  await page.getByRole("dialog").getByRole("button", { name: /^Runa Vale/ }).click();
+  await page.getByRole("button", { name: "Save and send once now" }).click();
+  for (let tries = 0; tries < 20; tries += 1) {
+    await page.goto("/mailings");
+    await page.getByRole("button", { name: "Mail room" }).click();
+    if (await page.getByRole("article").isVisible().catch(() => false)) return;
+    await page.waitForTimeout(5000);
+  }
+}
+
 const PICTURES: readonly { readonly name: string; readonly login: string; readonly path: string; readonly theme?: "night"; readonly before?: (page: Page) => Promise<unknown> }[] = [
   { name: "report", login: "ines", path: reportOf(STACKED), before: (page) => page.getByRole("button", { name: /^P3, Waiting for parts: / }).click() },
   { name: "picker", login: "ines", path: reportOf('count faults where status is open and team is "Engine shop" by service as bars'), before: (page) => page.getByRole("button", { name: /^condition: team/ }).click() },
@@ -21,6 +36,20 @@ const PICTURES: readonly { readonly name: string; readonly login: string; readon
   { name: "arrange", login: "ines", path: "/dashboards/1?arrange" },
   { name: "library", login: "ines", path: "/reports" },
   { name: "item", login: "ines", path: reportOf("list faults where reopened over 1 and status is open showing key, title"), before: (page) => page.getByRole("table").getByRole("link").first().click() },
+  { name: "pivot", login: "ines", path: "/reports", before: (page) => page.getByRole("link", { name: "Open work by team and priority" }).first().click() },
+  { name: "conditions", login: "ines", path: reportOf('count faults where status is open and (team is "Engine shop" or priority is any of (P1, P2)) by priority as bars'), before: async (page) => {
+    await page.getByRole("button", { name: /^condition: status/ }).click();
+    await page.getByRole("button", { name: "In groups" }).click();
+  } },
+  { name: "history", login: "ines", path: reportOf("level of faults where status is open at month ends for last 18 months split by priority as area") },
+  { name: "burndown", login: "aoife", path: reportOf("burndown of sprint current in points as planks") },
+  { name: "compare", login: "ines", path: reportOf("count faults where status is open and priority is any of (P1, P2) by priority as bars"), before: async (page) => {
+    await page.keyboard.press("c");
+    await page.getByLabel("Compare with").selectOption("sentence");
+    await page.getByLabel("A second way of asking").fill("count faults where status is open and priority is P2");
+    await page.getByRole("button", { name: "Compare", exact: true }).click();
+  } },
+  { name: "mail-room", login: "runa", path: "/reports", before: sendOne },
   { name: "people", login: "runa", path: "/settings/people" },
   { name: "import", login: "runa", path: "/settings/imports", before: async (page) => {
     const rows = ["key,kind,title,status,priority,created_at", ...Array.from({ length: 12 }, (_, i) => `N${i},fault,Spare reader ${i},${i === 4 ? "Done?" : "Logged"},P3,${i === 7 ? "soon" : "2026-11-20T09:00:00Z"}`)].join("\n");
