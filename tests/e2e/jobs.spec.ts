@@ -7,7 +7,6 @@ import { marks, recordsInDrawer, reportOf, saveAs, signIn, valueOf } from "./sup
 
 /** The questions that managers bring, each answered from the sign-in to the records behind it. */
 const figure = (page: Page) => page.getByLabel("Figure", { exact: true });
-const drawer = (page: Page) => page.getByLabel("Records and workings");
 const numberIn = (text: string | null) => Number((text ?? "").replace(/[^\d.-]/g, ""));
 
 /** Opens the n-th mark and holds what it says against the number of records behind it. */

@@ -1,8 +1,11 @@
 import { parseInstant } from "@/core/time";
-import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import type { AskContext } from "@/core/catalog";
+import { parseSentence } from "@/core/sentence";
+import { importBundle, loadViewer, readBundleFiles, withConnection, type EntityManager } from "@/data";
 import { apiAnswer, apiRecords, type Reply } from "@/server/api/answer";
 import { makeToken } from "@/server/accounts/tokens";
 import type { Clock } from "@/server/clock";
+import { deskOf } from "@/server/viewer/viewpoint";
 import { GOLDEN_BUNDLE } from "../golden/load";
 import { dropDatabase, freshDatabase } from "../support/database";
 
@@ -145,5 +148,36 @@ describe("problems", () => {
   test("only administrators may ask as of another instant", async () => {
     expect(await apiAnswer(em, clock, members, { sentence: "count items", now: NOW })).toMatchObject({ status: 403 });
     expect(await apiAnswer(em, clock, members, { sentence: "count items" })).toMatchObject({ status: 200 });
+  });
+});
+
+describe("a sentence and its definition are two ways of asking one thing", () => {
+  const SENTENCES = [
+    "count items where status is open by priority split by team",
+    "count where created during this month, count where status is open, of items by assignee top 3",
+    "average lead time in days of items where finished during last 3 months by team",
+    "list items where status is open showing key, title, age sorted by age descending",
+    "level of items where status is open at month ends for last 6 months split by priority",
+    "arrivals and departures of items where status is open by month for last 6 months",
+    "bridge of items where status is open from 2026-10-01 to 2026-11-01",
+    'burndown of sprint "Sprint 9" in points',
+  ];
+  let view: AskContext;
+  beforeAll(async () => {
+    const viewer = await withConnection(em, async (client) => loadViewer(client, (await client.query<{ id: number }>("SELECT id FROM people WHERE login = 'gil'")).rows[0].id));
+    view = (await deskOf(em, viewer!, clock)).view;
+  });
+  test.each(SENTENCES)("%s", async (sentence) => {
+    const parsed = parseSentence(sentence, view);
+    if (!parsed.ok) throw new Error(parsed.problems[0].message);
+    const said = bodyOf(await apiAnswer(em, clock, token, { sentence }));
+    expect(bodyOf(await apiAnswer(em, clock, token, { definition: parsed.value }))).toEqual(said);
+    expect(said.sentence).toBe(sentence);
+  });
+  test("one of them is needed, and not both", async () => {
+    const definition = { kind: "count", subject: { id: "items" }, measures: [{ measure: "count" }], by: [] };
+    for (const asked of [{}, { sentence: "count items", definition }]) expect(await apiAnswer(em, clock, token, asked)).toMatchObject({ problem: { status: 400 } });
+    expect(await apiAnswer(em, clock, token, { definition: { ...definition, surprise: 1 } })).toMatchObject({ problem: { status: 400 } });
+    expect(await apiAnswer(em, clock, token, { definition: { ...definition, by: [{ field: ["nothing"] }] } })).toMatchObject({ problem: { status: 422 } });
   });
 });
