@@ -1,9 +1,8 @@
 import { parse } from "csv-parse/sync";
 import Excel from "exceljs";
 import { PLAIN_DRESS, type Report } from "@/core/definition";
-import { parseSentence } from "@/core/sentence";
 import { parseInstant } from "@/core/time";
-import { importBundle, loadViewer, readBundleFiles, withConnection, type EntityManager } from "@/data";
+import { importBundle, readBundleFiles, withConnection, type EntityManager } from "@/data";
 import { exportReport, type Drawer, type ExportAsk } from "@/server/exports/exportReport";
 import { changeItems } from "@/server/items/changeItems";
 import { saveReport } from "@/server/library/reports";
@@ -12,9 +11,10 @@ import { dropMailing, listMailings, saveMailing, sendDue, sendSoon } from "@/ser
 import { compareWith, quickLook } from "@/server/reports/compare";
 import { keepFinding, listDayNotes, listFindings, listNotices, saveDayNote, tellOnce } from "@/server/reports/notes";
 import { askEmptied, askFigure, askRecords } from "@/server/reports/room";
-import { deskOf, type Desk } from "@/server/viewer/viewpoint";
+import type { Desk } from "@/server/viewer/viewpoint";
 import { GOLDEN_BUNDLE } from "../golden/load";
 import { dropDatabase, freshDatabase } from "../support/database";
+import { deskFor, reportOf as readReport } from "../support/desk";
 
 /** What leaves the application and what is done from the records: files, mails, comparisons, changes. */
 const NOW = parseInstant("2026-11-24T15:30:00Z")!;
@@ -23,15 +23,7 @@ let em: EntityManager;
 let builder: Desk;
 let member: Desk;
 
-const deskFor = async (login: string): Promise<Desk> => {
-  const viewer = await withConnection(em, async (client) => loadViewer(client, (await client.query<{ id: number }>("SELECT id FROM people WHERE login = $1", [login])).rows[0].id));
-  return deskOf(em, viewer!, clock);
-};
-const reportOf = (sentence: string): Report => {
-  const parsed = parseSentence(sentence, builder.view);
-  if (!parsed.ok) throw new Error(parsed.problems[0].message);
-  return parsed.value;
-};
+const reportOf = (sentence: string, desk = builder): Report => readReport(sentence, desk);
 /** A drawer that draws the title: the real one needs a browser. */
 const drawer: Drawer = { draw: async (ask, format) => new TextEncoder().encode(`${format} of ${ask.title}`) };
 const asked = (format: ExportAsk["format"], sentence: string, more: Partial<ExportAsk> = {}): ExportAsk => ({ format, of: "records", report: reportOf(sentence), dress: PLAIN_DRESS, title: "Open ones", link: "/reports/1", ...more });
@@ -50,7 +42,7 @@ async function textOf(body: unknown): Promise<string> {
 beforeAll(async () => {
   em = await freshDatabase("handing");
   await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
-  [builder, member] = [await deskFor("ines"), await deskFor("tove")];
+  [builder, member] = [await deskFor(em, "ines", clock), await deskFor(em, "tove", clock)];
 });
 afterAll(dropDatabase);
 

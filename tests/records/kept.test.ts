@@ -1,7 +1,6 @@
 import { PLAIN_DRESS, type Report } from "@/core/definition";
-import { parseSentence } from "@/core/sentence";
 import { parseInstant } from "@/core/time";
-import { importBundle, loadViewer, readBundleFiles, withConnection, type EntityManager } from "@/data";
+import { importBundle, readBundleFiles, type EntityManager } from "@/data";
 import { bringDefinition, readDefinition, writeDefinition } from "@/server/definitions/definitionFile";
 import { loadDashboard, saveDashboard } from "@/server/dashboards/dashboards";
 import { loadDraft, keepDraft } from "@/server/library/drafts";
@@ -10,9 +9,10 @@ import { binKept, listBin, listShares, listVersions, restoreFromBin, setShares }
 import { saveMeasure } from "@/server/library/measures";
 import { findTwins, listReports, loadReport, reportsOfFilter, saveReport } from "@/server/library/reports";
 import { makeFirstReadyMade, readyMade } from "@/server/library/readyMade";
-import { deskOf, type Desk } from "@/server/viewer/viewpoint";
+import type { Desk } from "@/server/viewer/viewpoint";
 import { GOLDEN_BUNDLE } from "../golden/load";
 import { dropDatabase, freshDatabase } from "../support/database";
+import { deskFor, reportOf as readReport } from "../support/desk";
 
 /** Everything that is kept: who may see and change it, its versions, its drafts, its files. */
 const NOW = parseInstant("2026-11-24T15:30:00Z")!;
@@ -21,15 +21,7 @@ let builder: Desk;
 let other: Desk;
 let member: Desk;
 
-const deskFor = async (login: string): Promise<Desk> => {
-  const viewer = await withConnection(em, async (client) => loadViewer(client, (await client.query<{ id: number }>("SELECT id FROM people WHERE login = $1", [login])).rows[0].id));
-  return deskOf(em, viewer!, { now: () => NOW });
-};
-const reportOf = (sentence: string, desk = builder): Report => {
-  const parsed = parseSentence(sentence, desk.view);
-  if (!parsed.ok) throw new Error(parsed.problems[0].message);
-  return parsed.value;
-};
+const reportOf = (sentence: string, desk = builder): Report => readReport(sentence, desk);
 const save = async (name: string, sentence = "count items where status is open by priority as bars", desk = builder): Promise<number> => {
   const saved = await saveReport(em, desk.viewer, desk.view, { name, definition: reportOf(sentence), dress: PLAIN_DRESS });
   if (!saved.ok) throw new Error(saved.problems[0].message);
@@ -40,7 +32,7 @@ const share = (more: object = {}) => ({ everyone: false, person: null, team: nul
 beforeAll(async () => {
   em = await freshDatabase("kept");
   await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
-  [builder, other, member] = [await deskFor("ines"), await deskFor("ruth"), await deskFor("tove")];
+  [builder, other, member] = [await deskFor(em, "ines", { now: () => NOW }), await deskFor(em, "ruth", { now: () => NOW }), await deskFor(em, "tove", { now: () => NOW })];
 });
 afterAll(dropDatabase);
 
@@ -113,7 +105,7 @@ describe("saved filters, named measures and twins", () => {
   test("a filter is spelled out, used by reports, and cannot lead to itself", async () => {
     const saved = await filter(builder);
     if (!saved.ok) throw new Error("not saved");
-    builder = await deskFor("ines");
+    builder = await deskFor(em, "ines", { now: () => NOW });
     expect((await listFilters(em, builder.viewer, builder.view.catalog)).map((line) => [line.name, line.says])).toContainEqual(["Loud", "priority is P1"]);
     const id = await save("Uses it", "count items where in filter Loud by team as bars");
     expect((await reportsOfFilter(em, builder.viewer, builder.view.catalog, saved.value.id)).map((line) => line.id)).toEqual([id]);

@@ -1,8 +1,7 @@
 import { durationWords } from "@/core/base";
 import { parseInstant } from "@/core/time";
 import { PLAIN_DRESS, type CountReport, type Report } from "@/core/definition";
-import { parseSentence } from "@/core/sentence";
-import { importBundle, loadViewer, readBundleFiles, withConnection, type EntityManager } from "@/data";
+import { importBundle, readBundleFiles, type EntityManager } from "@/data";
 import { acts, Refused, type ActId } from "@/server/acts";
 import type { Clock } from "@/server/clock";
 import { binKept, setPin, setShares } from "@/server/library/kept";
@@ -11,9 +10,10 @@ import { boardsToChange, listDashboards, loadDashboard, saveDashboard } from "@/
 import { find } from "@/server/library/find";
 import { makeReadyMade } from "@/server/library/readyMade";
 import { askFigure, askRecords, askValues } from "@/server/reports/room";
-import { deskOf, type Desk } from "@/server/viewer/viewpoint";
+import type { Desk } from "@/server/viewer/viewpoint";
 import { GOLDEN_BUNDLE } from "../golden/load";
 import { dropDatabase, freshDatabase } from "../support/database";
+import { deskFor, reportOf as readReport } from "../support/desk";
 
 const NOW = parseInstant("2026-11-24T15:30:00Z")!;
 const clock: Clock = { now: () => NOW };
@@ -23,20 +23,12 @@ let builder: Desk;
 let member: Desk;
 let administrator: Desk;
 
-const deskFor = async (login: string): Promise<Desk> => {
-  const viewer = await withConnection(em, async (client) => loadViewer(client, (await client.query<{ id: number }>("SELECT id FROM people WHERE login = $1", [login])).rows[0].id));
-  return deskOf(em, viewer!, clock);
-};
-const reportOf = (sentence: string): Report => {
-  const parsed = parseSentence(sentence, builder.view);
-  if (!parsed.ok) throw new Error(parsed.problems[0].message);
-  return parsed.value;
-};
+const reportOf = (sentence: string, desk = builder): Report => readReport(sentence, desk);
 
 beforeAll(async () => {
   em = await freshDatabase("rooms");
   await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
-  [builder, member, administrator] = [await deskFor("ines"), await deskFor("tove"), await deskFor("gil")];
+  [builder, member, administrator] = [await deskFor(em, "ines", clock), await deskFor(em, "tove", clock), await deskFor(em, "gil", clock)];
 });
 afterAll(dropDatabase);
 
@@ -68,7 +60,7 @@ describe("saving reports", () => {
     const { id } = saved.value;
     expect(await save(builder, { id, version: 1, name: "Versions, newer" })).toMatchObject({ ok: true, value: { version: 2 } });
     expect(await save(builder, { id, version: 1 })).toMatchObject({ ok: false, problems: [{ code: "report.version", message: expect.stringContaining("Inês Duarte") }] });
-    const other = await deskFor("ruth");
+    const other = await deskFor(em, "ruth", clock);
     await setShares(em, builder.viewer, "report", id, EVERYONE);
     expect(await save(other, { id, version: 2 })).toMatchObject({ ok: false, problems: [{ code: "report.owner" }] });
     expect(await save(administrator, { id, version: 2 })).toMatchObject({ ok: true });
