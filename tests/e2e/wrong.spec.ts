@@ -75,7 +75,14 @@ test("what was saved meanwhile is not overwritten", async ({ page, browser }) =>
     await one.keyboard.press("Escape");
     await one.getByRole("button", { name: "Save", exact: true }).click();
   }
-  await expect(page.getByRole("alert").filter({ hasText: "saved this report meanwhile" })).toBeVisible();
+  const conflict = page.getByRole("dialog", { name: "Somebody saved meanwhile" });
+  await expect(conflict).toContainText("saved this report meanwhile");
+  await expect(conflict).toContainText("columns");
+  await expect(conflict).toContainText("donut");
+  await conflict.getByRole("button", { name: "Save mine over it" }).click();
+  await expect(page.getByText("Saved.", { exact: true }).first()).toBeVisible();
+  await other.reload();
+  await expect(other.getByRole("heading", { level: 1 })).toHaveAccessibleName(/as donut$/);
 });
 
 test("markup, emoji and right-to-left text are shown as typed", async ({ page }) => {

@@ -1,6 +1,6 @@
 import { sampleContext } from "../../../tests/support/sample";
 import type { CountReport, ListReport, Report } from "../definition";
-import { checkReport, conditionText, printReport, UNKNOWN, valueText } from ".";
+import { checkReport, conditionText, parseSentence, printReport, UNKNOWN, valueText } from ".";
 import type { Test } from "../filter";
 
 const context = sampleContext();
@@ -125,4 +125,12 @@ describe("wordings of conditions", () => {
   ])("the value %j is written %s", (value, words) => {
     expect(valueText(value, context.catalog)).toBe(words);
   });
+});
+
+test("a ratio of a date is refused, typed and as a definition", () => {
+  const context = sampleContext();
+  const typed = parseSentence("highest due per count of items", context);
+  expect(typed).toMatchObject({ ok: false, problems: [{ code: "sentence.measure", message: "highest due is a date; a ratio needs two numbers" }] });
+  const report = { kind: "count", subject: { id: "items" }, measures: [{ measure: "count", per: { measure: "lowest", field: ["created"] } }], by: [] } as const;
+  expect(checkReport(report as never, context)).toMatchObject([{ code: "report.measure", message: "lowest created is a date; a ratio needs two numbers" }]);
 });

@@ -4,6 +4,7 @@ import { findPlainMeasure, type Group, type Measure, type Report, type SimpleMea
 import { leavesOf, operators, type Condition, type Leaf, type Test, type Value } from "../filter";
 import { measures } from "../measure";
 import { isMoved, isOfItem } from "./conditions";
+import { whyNoRatio } from "./measures";
 import { conflictsIn } from "./together";
 
 /**
@@ -139,6 +140,8 @@ class Check {
     if (!plain) return this.add("noMeasure", "this named measure is gone", path);
     this.simple(plain, path);
     if (plain.per) this.simple(plain.per, path);
+    const why = whyNoRatio(plain, this.context, this.id);
+    if (why) this.add("measure", why, path);
   }
 
   simple(measure: SimpleMeasure, path: string): void {

@@ -1,5 +1,5 @@
-import { kindWords, lastOf, pathIds, pathWords, type AskContext, type SubjectId } from "../catalog";
-import type { Measure, SimpleMeasure } from "../definition";
+import { isDate, kindWords, lastOf, pathIds, pathWords, type AskContext, type SubjectId } from "../catalog";
+import type { Measure, PlainMeasure, SimpleMeasure } from "../definition";
 import { measures, MEASURE_IDS } from "../measure";
 import { parseCondition } from "./conditions";
 import type { Cursor } from "./cursor";
@@ -19,7 +19,16 @@ export function parseMeasure(cursor: Cursor, context: AskContext, subject: Subje
   if (named.length && cursor.phrase("measure", "keyword")) return cursor.mark({ named: parseNamed(cursor, named, "measure").id }, start);
   const simple = parseSimpleMeasure(cursor, context, subject, true);
   if (!cursor.phrase("per", "keyword")) return simple;
-  return cursor.mark({ ...simple, per: parseSimpleMeasure(cursor, context, subject, true) }, start);
+  const measure = { ...simple, per: parseSimpleMeasure(cursor, context, subject, true) };
+  const why = whyNoRatio(measure, context, subject);
+  if (why) cursor.stop({ code: "sentence.measure", message: why }, start, cursor.at);
+  return cursor.mark(measure, start);
+}
+
+/** Why two measures have no ratio: one of them is a date. Null where they have. */
+export function whyNoRatio({ per, ...top }: PlainMeasure, { catalog }: AskContext, subject: SubjectId): string | null {
+  const dated = [top, ...(per ? [per] : [])].flatMap((term) => { const path = term.field && catalog.findPath(subject, term.field); return path && isDate(lastOf(path)) ? [`${measures[term.measure].words} ${pathWords(path)}`] : []; });
+  return per && dated.length ? `${dated[0]} is a date; a ratio needs two numbers` : null;
 }
 
 /** simple = ( "count" | ("sum of" | "average" …) field [ "in" unit ] ) [ where ] */
