@@ -3,7 +3,8 @@ import { join } from "node:path";
 import { chromium, type Page } from "@playwright/test";
 import { reportOf, signIn } from "./e2e/support";
 
-/** Makes docs/screenshots from the demo of a running application: npm run pictures */
+/** Makes docs/screenshots from the demo of a running application: npm run pictures, or only some: npm run pictures -- pivot history */
+const WANTED = process.argv.slice(2);
 const FOLDER = join(process.cwd(), "docs", "screenshots");
 const baseURL = process.env.E2E_URL ?? "http://127.0.0.1:4310";
 const STACKED = "count faults where status is open by priority split by status as stacked bars";
@@ -49,7 +50,7 @@ const PICTURES: readonly { readonly name: string; readonly login: string; readon
     await page.getByLabel("A second way of asking").fill("count faults where status is open and priority is P2");
     await page.getByRole("button", { name: "Compare", exact: true }).click();
   } },
-  { name: "mail-room", login: "runa", path: "/reports", before: sendOne },
+  { name: "mail-room", login: "runa", path: "/reports?q=Open%20faults%20by%20priority", before: sendOne },
   { name: "people", login: "runa", path: "/settings/people" },
   { name: "import", login: "runa", path: "/settings/imports", before: async (page) => {
     const rows = ["key,kind,title,status,priority,created_at", ...Array.from({ length: 12 }, (_, i) => `N${i},fault,Spare reader ${i},${i === 4 ? "Done?" : "Logged"},P3,${i === 7 ? "soon" : "2026-11-20T09:00:00Z"}`)].join("\n");
@@ -67,6 +68,7 @@ async function main(): Promise<void> {
   await cover.waitForLoadState("networkidle");
   await cover.screenshot({ path: join(FOLDER, "sign-in.png") });
   for (const { name, login, path, theme, before } of PICTURES) {
+    if (WANTED.length && !WANTED.includes(name)) continue;
     const page = await open();
     await signIn(page, login);
     if (theme) await page.context().addCookies([{ name: "gt_theme", value: theme, url: baseURL }]);
