@@ -127,3 +127,22 @@ test("five thousand bars are not drawn: the top 50 and the rest are, and it says
   await marks(page).filter({ hasText: "rest" }).first().click();
   expect(await recordsInDrawer(page)).toBeGreaterThan(1000);
 });
+
+test("a group and the title are renamed where they stand; the sentence stays, and nothing goes back to its own", async ({ page }) => {
+  await signIn(page, "ines");
+  await page.goto(reportOf("count faults where status is open by priority as bars"));
+  await page.keyboard.press("t");
+  await page.getByRole("button", { name: "Rename P1", exact: true }).click();
+  await page.getByRole("textbox", { name: "Rename P1" }).fill("Wakes us");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("rowheader", { name: "Wakes us" })).toBeVisible();
+  await page.getByRole("button", { name: "Rename the title" }).click();
+  await page.getByRole("textbox", { name: "Rename the title" }).fill("What burns");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("heading", { level: 2, name: "What burns" })).toBeVisible();
+  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName("count faults where status is open by priority as bars");
+  await page.getByRole("button", { name: "Rename Wakes us" }).click();
+  await page.getByRole("textbox", { name: "Rename Wakes us" }).fill("");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("rowheader", { name: "P1" })).toBeVisible();
+});

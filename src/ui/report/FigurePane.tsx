@@ -13,6 +13,7 @@ import type { DayNoteLine, EmptiedBy } from "@/contract/room";
 import { Chart, FigureTable, markId, type ChartProps, type DayFlag, type Drawable } from "../charts";
 import { ask, Button, Empty } from "../kit";
 import { withWhere } from "./pickers";
+import { Rename } from "./Rename";
 
 export const Says = styled.p`font: 400 17px/24px var(--serif); color: var(--ink); b { font-weight: 620; }`;
 export const saidWords = (says: readonly Said[]) => says.map((said, i) => (said.strong ? <b key={i}>{said.text}</b> : <span key={i}>{said.text}</span>));
@@ -43,7 +44,8 @@ interface FigureBodyProps {
 /** A figure as its picture, its table, or both. */
 export function FigureBody({ shown, report, dress, measure, title, opened, onOpen, asTable, small, onDress, flags, pace, forecast }: FigureBodyProps) {
   const drawn = { onOpen, opened: opened ? markId(opened) : null, label: title, dress, ...(small ? { small } : {}) };
-  const table = shown.figure && <FigureTable figure={shown.figure} drawn={drawn} measure={measure} />;
+  const rename = (key: string, label: string) => <Rename label={`Rename ${label}`} value={label} own="" onName={(name) => { const { [key]: _was, ...rest } = dress.names; onDress?.({ ...dress, names: name ? { ...rest, [key]: name } : rest }); }} />;
+  const table = shown.figure && <FigureTable figure={shown.figure} drawn={drawn} measure={measure} {...(onDress ? { rename } : {})} />;
   if ((asTable || !report.shape || report.shape === "list") && table) return table;
   if (!report.shape || report.shape === "list") return null;
   const ends = report.kind === "bridge" ? ([shortDay(report.from), shortDay(report.to)] as const) : undefined;

@@ -30,6 +30,8 @@ import { PutOnBoard } from "./PutOnBoard";
 import { ReadAs } from "./ReadAs";
 import { asRead, Readers, type Chosen } from "./Readers";
 import { RecordsTable, type Sorts } from "./RecordsTable";
+import { Rename } from "./Rename";
+import { withText } from "./dress/Titles";
 import { subjects } from "@/core/catalog";
 import { SaveFilter } from "./SaveFilter";
 import { Conflict, SaveDialog, useSaving } from "./Saving";
@@ -150,7 +152,7 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
             {!isBegun && <Begin context={context} report={report} onChange={onChange} />}
             {twins && twins.length > 0 && <Notice role="status" style={{ padding: "5px 16px" }}>{twins.slice(0, twins[0].same === "sentence" ? 1 : 2).map((twin) => <span key={twin.id}><Link href={`/reports/${twin.id}`}><b>{twin.name}</b></Link> {twin.same === "sentence" ? "asks exactly this already." : "has the same conditions."}</span>)}</Notice>}
             {unplaced.length > 0 && kept && <Notice role="status"><b>Not placed yet:</b> {unplaced.join(", ")} came after the folds were made.{mayBuild && kept.mayChange && <Button $small $look="line" onPress={() => room.setDress(withPlaced(dress, shown ?? null, draft.report))}>Leave them as they are</Button>}</Notice>}
-            {isBegun && <div className="titled said"><div><h2>{title}</h2>{dress.subtitle && <small>{dress.subtitle}</small>}{says_ && <Says aria-live="polite">{saidWords(says_)}</Says>}</div><span style={{ display: "flex", gap: 6, flexWrap: "wrap", justifyContent: "flex-end" }}>
+            {isBegun && <div className="titled said"><div><h2 style={{ display: "inline" }}>{title}</h2>{mayBuild && <Rename label="Rename the title" value={title} own={draft.name || proposedName(says)} onName={(name) => room.setDress(withText(dress, "title", name))} />}{dress.subtitle && <small>{dress.subtitle}</small>}{says_ && <Says aria-live="polite">{saidWords(says_)}</Says>}</div><span style={{ display: "flex", gap: 6, flexWrap: "wrap", justifyContent: "flex-end" }}>
               {report.kind === "burndown" && <><Checkbox isSelected={pace === "working"} onChange={(on) => setPace(on ? "working" : "clock")}>Working days</Checkbox><Checkbox isSelected={isForecast} onChange={setForecast}>Likelihood</Checkbox></>}
               {!isList && report.shape && !["number", "gauge", "pivot", "waterfall", "planks"].includes(report.shape) && <Button $small aria-pressed={asTable} onPress={() => setAsTable(!asTable)}><Table2 aria-hidden />{asTable ? "As a picture" : "As a table"}</Button>}
             </span></div>}
@@ -165,7 +167,7 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
               {isBegun && !isList && report.shape && !isEmpty && (drawn ? <FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable={asTable} onDress={room.setDress} pace={pace} flags={dress.dayNotes ? flagsOf(notes ?? [], drawn) : []} forecast={isForecast && forecast?.forecast ? { forecast: forecast.forecast, days: forecast.days } : null} /> : !error && <Waiting>Counting …</Waiting>)}
               {isList && <ListFigure context={context} report={report} onReport={onChange} dress={dress} onDress={room.setDress} mayChangeItems={facts.mayChangeItems} />}
               {report.kind !== "count" && !isList && !report.shape && drawn && <FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable />}
-              {isPlain && !isEmpty && <PlainList report={report as CountReport} asGroups={isBegun && report.kind === "count" && report.by.length > 0 && drawn ? <FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable /> : null} />}
+              {isPlain && !isEmpty && <PlainList report={report as CountReport} asGroups={isBegun && report.kind === "count" && report.by.length > 0 && drawn ? <FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable onDress={room.setDress} /> : null} />}
             </div>}
             {(dress.footnote || dress.description) && <div className="foot">{dress.footnote && <p>{dress.footnote}</p>}{dress.description && <details><summary>What it is for</summary><p style={{ whiteSpace: "pre-wrap", maxWidth: "80ch" }}>{dress.description}</p></details>}</div>}
           </>
