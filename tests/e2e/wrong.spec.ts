@@ -81,7 +81,7 @@ test("what was saved meanwhile is not overwritten", async ({ page, browser }) =>
   await expect(conflict).toContainText("donut");
   await conflict.getByRole("button", { name: "Save mine over it" }).click();
   await expect(page.getByText("Saved.", { exact: true }).first()).toBeVisible();
-  await other.reload();
+  await other.goto(new URL(page.url()).pathname);
   await expect(other.getByRole("heading", { level: 1 })).toHaveAccessibleName(/as donut$/);
 });
 

@@ -1,6 +1,6 @@
 "use client";
 import styled from "styled-components";
-import { fill, markId, type Drawn } from "./drawing";
+import { depthOf, inkOfShare, fill, markId, type Drawn } from "./drawing";
 import { ruleOf, shareRanks, type Figure } from "@/core/figure";
 
 const Scroll = styled.div`
@@ -27,9 +27,9 @@ export function HeatMap({ figure, drawn }: { figure: Figure; drawn: Drawn }) {
               {row.parts.map((part, c) => {
                 const share = Math.abs(part.value ?? 0) / most;
                 const rule = ruleOf(part.value === null ? null : String(part.value), drawn.dress.rules, ranks[r * width + c]);
-                const ground = rule ? `color-mix(in srgb, ${fill(rule.color as "c1")} 38%, var(--salt))` : part.value ? `color-mix(in srgb, var(--c1) ${Math.round(8 + 84 * share)}%, var(--salt))` : "var(--ghost)";
+                const ground = rule ? `color-mix(in srgb, ${fill(rule.color as "c1")} 38%, var(--salt))` : part.value ? `color-mix(in srgb, var(--c1) ${depthOf(share)}%, var(--salt))` : "var(--ghost)";
                 const isOpen = drawn.opened === markId(part);
-                return <td key={part.split}><button aria-pressed={isOpen} aria-label={`${part.label}: ${part.words}${rule ? `, ${rule.name || rule.kind}` : ""}. Open the records`} title={`${part.label}: ${part.words}`} onClick={() => drawn.onOpen(part)} style={{ background: ground, color: !rule && share > 0.5 ? "var(--o1)" : "var(--ink)", boxShadow: isOpen ? "0 -3px 0 var(--brass), 0 3px 0 var(--brass)" : rule ? "inset 0 -3px 0 var(--ink)" : undefined }}>{part.value === null || (part.value === 0 && drawn.small) ? "·" : part.words}</button></td>;
+                return <td key={part.split}><button aria-pressed={isOpen} aria-label={`${part.label}: ${part.words}${rule ? `, ${rule.name || rule.kind}` : ""}. Open the records`} title={`${part.label}: ${part.words}`} onClick={() => drawn.onOpen(part)} style={{ background: ground, color: rule ? "var(--ink)" : inkOfShare(share), boxShadow: isOpen ? "0 -3px 0 var(--brass), 0 3px 0 var(--brass)" : rule ? "inset 0 -3px 0 var(--ink)" : undefined }}>{part.value === null || (part.value === 0 && drawn.small) ? "·" : part.words}</button></td>;
               })}
               <td className="sum"><button onClick={() => drawn.onOpen(row)} aria-label={`${row.label}: ${row.words}. Open the records`}>{row.words}</button></td>
             </tr>

@@ -2,7 +2,7 @@
 import styled from "styled-components";
 import { addDays, dayOf, daysInMonth, monthName, weekdayOf, WEEKDAYS } from "@/core/time";
 import type { Figure, FigureRow } from "@/core/figure";
-import { markId, type Drawn } from "./drawing";
+import { depthOf, inkOfShare, markId, type Drawn } from "./drawing";
 
 const Months = styled.div`
   display: flex; flex-wrap: wrap; gap: 18px 30px; overflow: auto; flex: 1; min-height: 0; align-content: flex-start;
@@ -32,7 +32,7 @@ export function MonthCalendar({ figure, drawn }: { figure: Figure; drawn: Drawn 
               if (!row) return <td key={i}><span className="none">{Number(day.slice(8))}</span></td>;
               const share = Math.abs(row.value ?? 0) / most;
               const isOpen = drawn.opened === markId(row);
-              return <td key={i}><button aria-pressed={isOpen} aria-label={`${row.label}: ${row.words}. Open the records`} title={`${row.label}: ${row.words}`} onClick={() => drawn.onOpen(row)} style={{ background: row.value ? `color-mix(in srgb, var(--c1) ${Math.round(10 + 82 * share)}%, var(--salt))` : "var(--ghost)", color: share > 0.5 ? "var(--o1)" : "var(--ink)", boxShadow: isOpen ? "0 0 0 3px var(--brass)" : undefined }}><small>{Number(day.slice(8))}</small>{row.value === null || row.value === 0 ? "" : row.words}</button></td>;
+              return <td key={i}><button aria-pressed={isOpen} aria-label={`${row.label}: ${row.words}. Open the records`} title={`${row.label}: ${row.words}`} onClick={() => drawn.onOpen(row)} style={{ background: row.value ? `color-mix(in srgb, var(--c1) ${depthOf(share)}%, var(--salt))` : "var(--ghost)", color: inkOfShare(share), boxShadow: isOpen ? "0 0 0 3px var(--brass)" : undefined }}><small>{Number(day.slice(8))}</small>{row.value === null || row.value === 0 ? "" : row.words}</button></td>;
             })}</tr>)}</tbody>
           </table>
         );
