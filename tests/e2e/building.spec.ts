@@ -111,7 +111,7 @@ test("the library finds by name and by what a report says, and the bin takes one
   await page.getByRole("menuitem", { name: "Put it into the bin" }).click();
   await expect(page.getByRole("link", { name: "For the bin" })).toHaveCount(0);
   await page.getByRole("button", { name: "Bin", exact: true }).click();
-  await page.getByRole("listitem").filter({ hasText: "For the bin" }).getByRole("button", { name: "Take it out" }).click();
+  await page.getByRole("dialog", { name: "Bin" }).getByRole("listitem").filter({ hasText: "For the bin" }).getByRole("button", { name: "Take it out", exact: true }).click();
   await page.keyboard.press("Escape");
   await expect(page.getByRole("link", { name: "For the bin" })).toBeVisible();
 });
