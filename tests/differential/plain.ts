@@ -15,7 +15,8 @@ export type PlainRecord = Readonly<Record<string, unknown>>;
 export function holds(condition: Condition, record: PlainRecord, view: Viewpoint, line?: Timeline): boolean {
   if (condition.kind === "test") {
     if (!condition.asOf) return testHolds(condition, record, view);
-    const at = Math.min(resolvePeriod(condition.asOf, view.now, view.calendar).end - 1, view.now);
+    const dates = resolvePeriod(condition.asOf, view.now, view.calendar);
+    const at = Math.min(dates.soFar ? dates.end : dates.end - 1, view.now);
     return line!.createdAt <= at && (line!.deletedAt === null || at < line!.deletedAt) && testHolds(condition, recordAt(line!, at, view), view);
   }
   if (condition.kind === "not") return !holds(condition.of, record, view, line);

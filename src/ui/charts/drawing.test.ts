@@ -1,5 +1,7 @@
+import { formatHex, interpolate, wcagContrast } from "culori";
 import fc from "fast-check";
-import { inkOn, labelsThatFit, markId, ticksTo } from "./drawing";
+import { depthOf, inkOfShare, inkOn, labelsThatFit, markId, ticksTo } from "./drawing";
+import { day, night } from "../tokens";
 
 describe("axes", () => {
   test.each([
@@ -38,4 +40,12 @@ test("whole values have whole steps", () => {
   expect(ticksTo(12)).toEqual([0, 5, 10, 15]);
   expect(ticksTo(2)).toEqual([0, 1, 2]);
   expect(ticksTo(12.4)[1]).toBe(2.5);
+});
+
+test.each([["day", day], ["night", night]] as const)("what is written on a tone is readable by %s, however deep", (_theme, tokens) => {
+  for (let share = 0; share <= 1.0001; share += 0.02) {
+    const ground = formatHex(interpolate([tokens.salt, tokens.c1], "rgb")(depthOf(share) / 100));
+    const ink = inkOfShare(share) === "var(--deep)" ? tokens.deep : tokens.ink;
+    expect([share.toFixed(2), wcagContrast(ground, ink) >= 4.5]).toEqual([share.toFixed(2), true]);
+  }
 });

@@ -78,6 +78,6 @@ export function labelsThatFit(points: readonly { readonly x: number; readonly y:
 }
 
 /** How deep a tone is, in percent of the colour, for a share of the largest: the middle of the ramp is left out, where neither ink reads. */
-export const depthOf = (share: number): number => (share <= 0.5 ? Math.round(8 + 54 * share) : Math.round(76 + 32 * (share - 0.5)));
+export const depthOf = (share: number): number => (share <= 0.5 ? Math.round(8 + 84 * share) : Math.round(74 + 32 * (share - 0.5)));
 /** The ink on a tone of that share. */
-export const inkOfShare = (share: number): string => (share > 0.5 ? "var(--o1)" : "var(--ink)");
+export const inkOfShare = (share: number): string => (share > 0.5 ? "var(--deep)" : "var(--ink)");
