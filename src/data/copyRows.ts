@@ -3,28 +3,29 @@ import { to as copyTo } from "pg-copy-streams";
 import type { PoolClient } from "pg";
 import type { Plan } from "@/core/plan";
 import type { ExportQuery } from "@/core/plan";
+import type { Statement } from "@/core/sql";
 import { withConnection, type EntityManager } from "./database";
-import { runPlan } from "./runPlan";
+import { PLANNING, runPlan } from "./runPlan";
 
 const LONGEST_MS = 600_000;
 
 /**
- * Streams every row of a query as CSV or TSV, as fast as the database copies them and without holding them: COPY takes no
- * parameters, so the query fills a temporary table first.
+ * Streams every row of a query as CSV or TSV, as fast as the database copies them and without holding them. COPY takes no
+ * parameters, so the values of the query travel as settings of the transaction, which it reads.
  * @param onCount how many rows there will be, before the first of them
  */
 export async function copyRows(em: EntityManager, plan: Plan<ExportQuery>, header: readonly string[], separator: "," | "\t", onCount?: (rows: number) => void): Promise<Readable> {
-  const { statement } = await runPlan(em, plan);
+  const { statement, count } = await runPlan(em, plan);
   const out = new PassThrough();
   const ready = new Promise<void>((resolve, reject) => {
     withConnection(em, async (client) => {
-      await client.query(`BEGIN; SET LOCAL statement_timeout = ${LONGEST_MS}; SET LOCAL jit = off`);
+      await client.query(`BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY; SET LOCAL statement_timeout = ${LONGEST_MS}; ${PLANNING}`);
       try {
-        const { rowCount } = await client.query({ text: `CREATE TEMP TABLE rows_out ON COMMIT DROP AS ${named(statement.text, header.length)}`, values: statement.values as unknown[] });
-        onCount?.(rowCount ?? 0);
+        const { rows } = await client.query<{ count: string }>({ text: count.text, values: count.values as unknown[] });
+        onCount?.(Number(rows[0].count));
         resolve();
         out.write(`${header.map((words) => cell(words, separator)).join(separator)}\n`);
-        await pipe(client, separator, out);
+        await pipe(client, await readingSettings(client, statement), separator, out);
         await client.query("COMMIT");
         out.end();
       } catch (error) {
@@ -38,13 +39,17 @@ export async function copyRows(em: EntityManager, plan: Plan<ExportQuery>, heade
   return out;
 }
 
-/** Columns without names get some: a table needs them. */
-const named = (text: string, columns: number): string => `SELECT * FROM (${text}) asked (${Array.from({ length: columns }, (_, i) => `c${i}`).join(", ")})`;
+/** Hands the values of a statement to the transaction. @returns its text, reading them from there, once each */
+async function readingSettings(client: PoolClient, { text, values }: Statement): Promise<string> {
+  const set = values.map((_, i) => `set_config('grand_tally.p${i + 1}', $${i + 1}, true)`);
+  if (set.length) await client.query({ text: `SELECT ${set.join(", ")}`, values: values.map((value) => (typeof value === "object" ? value : String(value))) });
+  return text.replace(/\$(\d+)::([a-z]+(?:\[\])?)/g, (_, place: string, type: string) => `(SELECT current_setting('grand_tally.p${place}')::${type})::${type}`);
+}
 
 const cell = (words: string, separator: string): string => (words.includes(separator) || /["\r\n]/.test(words) ? `"${words.replace(/"/g, '""')}"` : words);
 
-function pipe(client: PoolClient, separator: "," | "\t", out: PassThrough): Promise<void> {
-  const rows = client.query(copyTo(`COPY rows_out TO STDOUT (FORMAT csv, DELIMITER E'${separator === "," ? "," : "\\t"}')`));
+function pipe(client: PoolClient, query: string, separator: "," | "\t", out: PassThrough): Promise<void> {
+  const rows = client.query(copyTo(`COPY (${query}) TO STDOUT (FORMAT csv, DELIMITER E'${separator === "," ? "," : "\\t"}')`));
   return new Promise((resolve, reject) => {
     out.on("close", () => rows.destroy());
     rows.on("error", reject);

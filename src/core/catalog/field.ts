@@ -35,6 +35,8 @@ export interface Field {
   readonly tracked?: boolean;
   /** It is kept on the state of an item (a tracked field, or what follows from the moves). */
   readonly ofState?: boolean;
+  /** Every record has it. */
+  readonly always?: boolean;
   /** A stretch of time between instants: it can be told in working time, too. */
   readonly timed?: boolean;
   /** Values of a choice, in their order. */

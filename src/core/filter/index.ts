@@ -3,4 +3,4 @@ export * from "./condition";
 export { conditionSql, instantBound, instantOfDay } from "./conditionSql";
 export { contradictionIn } from "./contradiction";
 export * from "./operators";
-export { foldedSql, idsOf, datesOf, inside, keptNumber, stretchOf, valueIsAny } from "./match";
+export { foldedSql, idsOf, isOpenness, datesOf, inside, keptNumber, stretchOf, valueIsAny } from "./match";

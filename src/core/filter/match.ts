@@ -73,6 +73,7 @@ export function isAnyOf({ path, field, relation }: Target, values: readonly Valu
 
 function equalsAny({ path, field, relation }: Target, values: readonly Value[]): Fragment {
   const { kept } = typeOf(field);
+  if (isOpenness(field, values)) return relation.isOpen(path);
   if (field.source.kind === "derived" && field.source.name === "stage") return isStage(path, relation, values);
   const indexed = relation.indexed(path);
   if (indexed?.kind === "custom" && (kept === "text" || kept === "thing")) {
@@ -89,8 +90,14 @@ export function valueIsAny(value: Fragment, field: Field, values: readonly Value
   if (kept === "number") return sql`${value} = ANY(${bind(values.map((v) => keptNumber(v, field, view)), "numeric[]")})`;
   if (kept === "flag") return any(values.map((v) => sql`${value} = ${bind(v.kind === "flag" && v.yes, "boolean")}`));
   if (isDate(field)) return any(values.map((v) => inside(value, field, datesOf(v, view))));
-  return sql`${foldedSql(value)} = ANY(${bind(textsOf(values), "text[]")})`;
+  const texts = textsOf(values);
+  // The choices of a field of our own are kept as they are spelled here, so an index on them can answer.
+  if (field.choices && field.source.kind !== "custom") return sql`${value} = ANY(${bind(field.choices.filter((choice) => texts.includes(folded(choice))), "text[]")})`;
+  return sql`${foldedSql(value)} = ANY(${bind(texts, "text[]")})`;
 }
+
+/** Whether a test of a status or stage asks only whether the item is open: states know that of themselves. */
+export const isOpenness = (field: Field, values: readonly Value[]): boolean => (field.id === "status" || field.id === "stage") && values.length === 1 && values[0].kind === "stage" && values[0].stage === "open";
 
 /** Stages are tested on the status, which has the index. */
 function isStage(path: Target["path"], relation: Target["relation"], values: readonly Value[]): Fragment {

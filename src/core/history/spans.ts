@@ -102,6 +102,16 @@ export function spansOf(life: ItemLife, moves: readonly Move[], rules: HistoryRu
   return spans;
 }
 
+/** What can change from one state to the next, each a bit: every tracked field, whether the item is open, whether it is there. */
+export const CHANGES = Object.fromEntries([...TRACKED, "open", "there"].map((name, index) => [name, 1 << index])) as { readonly [F in TrackedField | "open" | "there"]: number };
+
+/** Which of these differ between two states that follow on one another; there is none before creation and after deletion. */
+export function changesBetween(before: Span | undefined, after: Span | undefined): number {
+  if (!before || !after) return CHANGES.there;
+  const open = before.isOpen === after.isOpen ? 0 : CHANGES.open;
+  return TRACKED.reduce((bits, field) => (before.values[field] === after.values[field] ? bits : bits | CHANGES[field]), open);
+}
+
 const NOTHING: Elapsed = { clock: 0, working: 0 };
 
 function derivedAtCreation(values: TrackedValues, createdAt: Instant, { stageOf }: HistoryRules): Derived {

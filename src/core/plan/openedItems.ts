@@ -64,7 +64,7 @@ function ofCrossings(report: CrossingsReport, [bucket, which]: readonly Key[], v
   const border = axis.borders[to];
   if (!first || border === undefined) return listed([], view);
   const within = (at: Fragment) => sql`${at} >= ${instant(first.start)} AND ${at} < ${instant(border)}`;
-  const tests = { in: sql`NOT follows AND ${within(sql`a`)}`, out: sql`NOT goes_on AND ${within(sql`z`)}`, re: sql`follows AND change <> 0 AND ${within(sql`a`)}` };
+  const tests = { in: sql`came AND ${within(sql`a`)}`, out: sql`went AND ${within(sql`z`)}`, re: sql`change <> 0 AND ${within(sql`a`)}` };
   const asked = which === "in" || which === "out" || which === "re" ? tests[which] : sql`(${tests.in}) OR (${tests.out})`;
   return { items: sql`SELECT id FROM (${staysSql(report, view, first.start)}) stays WHERE ${asked}`, view: { ...view, deletedToo: true } };
 }

@@ -31,42 +31,45 @@ export interface BridgeParts {
 const COLUMNS: Readonly<Record<TrackedField, string>> = {
   status: "status_id", priority: "priority_id", assignee: "assignee_id", team: "team_id", project: "project_id", service: "service_id", sprint: "sprint_id", points: "points", "remaining estimate": "remaining_minutes", due: "due_at",
 };
-/** The states that held at a border. */
-const heldAt = (border: Instant): Fragment => sql`(SELECT * FROM state_spans WHERE valid_from < ${instant(border)} AND valid_to >= ${instant(border)})`;
+const holdsAt = (border: Instant): Fragment => sql`(s.valid_from < ${instant(border)} AND s.valid_to >= ${instant(border)})`;
+/** The state at a border of an item that moved: looked up by the index, one by one, for few items move. */
+const stateAt = (border: Instant): Fragment => sql`LATERAL (SELECT * FROM state_spans WHERE item_id = moved.id AND valid_from < ${instant(border)} AND valid_to >= ${instant(border)} OFFSET 0)`;
 
 /**
- * Compares the states of every item at two borders. A third state tells causes apart: the second with the status of the
- * first; where it matches as the second does, something else than its status made the difference.
+ * Measures what matches at two borders in one scan, and looks closer at the items that differ. For these a third state
+ * tells causes apart: the second with the status of the first; where it matches as the second does, something else than
+ * its status made the difference.
  */
 export function* planBridge(report: BridgeReport, view: Viewpoint): Plan<BridgeParts> {
   const [from, to] = [borderOf(report.from, view), borderOf(report.to, view)];
-  const matched = (spans: Fragment) => {
-    const { relation, tests } = matchingSpans(report, view, spans);
-    const value = report.measure?.field ? sql`coalesce(${stateValue(report.measure, relation)}, 0)` : sql`1`;
-    const guarded = [...tests, relation.guard()];
-    return sql`SELECT ${relation.id} AS id, ${value} AS v FROM ${relation.from()} WHERE ${joined(guarded, " AND ")}`;
-  };
-  const first = heldAt(from);
-  const second = heldAt(to);
-  const rest = STATE_COLUMNS.map((name) => identifier(`b.${name}`));
-  const mixed = sql`(SELECT ${joined([...rest, sql`a.status_id`, sql`a.is_open`], ", ")} FROM ${first} a JOIN ${second} b USING (item_id) WHERE a.status_id IS DISTINCT FROM b.status_id)`;
-  const changed = TRACKED.map((field) => sql`CASE WHEN ${identifier(`a.${COLUMNS[field]}`)} IS DISTINCT FROM ${identifier(`b.${COLUMNS[field]}`)} THEN '1' ELSE '0' END`);
   const isSum = report.measure?.measure === "sum";
-  const [rows, levels] = yield [
-    compile(sql`WITH one AS MATERIALIZED (${matched(first)}), two AS MATERIALIZED (${matched(second)}),
- moved AS MATERIALIZED (SELECT id, one.v AS v1, two.v AS v2 FROM one FULL JOIN two USING (id) WHERE one.id IS NULL OR two.id IS NULL${isSum ? sql` OR one.v <> two.v` : sql``}),
- mixed AS MATERIALIZED (${matched(mixed)})
+  const matching = (spans: Fragment | undefined, bounds: readonly Fragment[], ...columns: Fragment[]) => {
+    const { relation, tests } = matchingSpans(report, view, spans);
+    const value = isSum ? sql`coalesce(${stateValue(report.measure!, relation)}, 0)` : sql`1`;
+    return sql`SELECT ${joined([sql`${relation.id} AS id`, sql`${value} AS v`, ...columns], ", ")} FROM ${relation.from()} WHERE ${joined([...tests, ...bounds, relation.guard()], " AND ")}`;
+  };
+  const stretch = [sql`s.valid_to >= ${instant(Math.min(from, to))}`, sql`s.valid_from < ${instant(Math.max(from, to))}`, sql`(${holdsAt(from)} OR ${holdsAt(to)})`];
+  const rest = STATE_COLUMNS.map((name) => identifier(`b.${name}`));
+  const mixed = sql`(SELECT ${joined([...rest, sql`a.status_id`, sql`a.is_open`], ", ")} FROM moved, ${stateAt(from)} a, ${stateAt(to)} b WHERE a.status_id IS DISTINCT FROM b.status_id)`;
+  const changed = TRACKED.map((field) => sql`CASE WHEN ${identifier(`a.${COLUMNS[field]}`)} IS DISTINCT FROM ${identifier(`b.${COLUMNS[field]}`)} THEN '1' ELSE '0' END`);
+  const [rows] = yield [
+    compile(sql`WITH held AS MATERIALIZED (${matching(undefined, stretch, sql`${holdsAt(from)} AS first`, sql`${holdsAt(to)} AS second`)}),
+ ends AS (SELECT id, sum(v) FILTER (WHERE first) AS v1, sum(v) FILTER (WHERE second) AS v2 FROM held WHERE first <> second GROUP BY id),
+ moved AS MATERIALIZED (SELECT * FROM ends WHERE v1 IS NULL OR v2 IS NULL OR v1 <> v2),
+ mixed AS MATERIALIZED (${matching(mixed, [])})
+SELECT NULL::int, NULL::text, coalesce(sum(v) FILTER (WHERE first), 0)::text, coalesce(sum(v) FILTER (WHERE second), 0)::text, NULL::boolean, NULL::boolean, NULL::boolean, NULL::boolean, NULL::boolean, NULL::text FROM held
+UNION ALL
 SELECT i.id, i.key, moved.v1::text, moved.v2::text, a.item_id IS NULL, b.item_id IS NULL, b.reopened > a.reopened, a.is_open AND NOT b.is_open, mixed.id IS NOT NULL OR a.status_id IS NOT DISTINCT FROM b.status_id, concat(${joined(changed, ", ")})
-FROM moved JOIN items i ON i.id = moved.id LEFT JOIN ${first} a ON a.item_id = moved.id LEFT JOIN ${second} b ON b.item_id = moved.id LEFT JOIN mixed ON mixed.id = moved.id`),
-    compile(sql`SELECT (SELECT coalesce(sum(v), 0)::text FROM (${matched(first)}) f), (SELECT coalesce(sum(v), 0)::text FROM (${matched(second)}) s)`),
+FROM moved JOIN items i ON i.id = moved.id LEFT JOIN ${stateAt(from)} a ON TRUE LEFT JOIN ${stateAt(to)} b ON TRUE LEFT JOIN mixed ON mixed.id = moved.id`),
   ];
-  return { report, view, from, to, levelFrom: levels[0][0]!, levelTo: levels[0][1]!, parts: partsOf(rows) };
+  const [, , levelFrom, levelTo] = rows.find(([id]) => id === null)!;
+  return { report, view, from, to, levelFrom: levelFrom!, levelTo: levelTo!, parts: partsOf(rows.filter(([id]) => id !== null)) };
 }
 
 /** All columns of a state but its status and whether it is open. */
 const STATE_COLUMNS = [
   "item_id", "kind_id", "rights_project_id", "created_at", "valid_from", "valid_to", "priority_id", "assignee_id", "team_id", "project_id", "service_id", "sprint_id", "points", "remaining_minutes", "due_at",
-  "status_since", "started_at", "finished_at", "reassigned", "reopened", "w_created", "w_since", "w_started", "w_finished", "w_from", "w_to", "ran_us", "ran_work_us", "response_us", "response_work_us", "resolution_us", "resolution_work_us",
+  "status_since", "started_at", "finished_at", "reassigned", "reopened", "w_created", "w_since", "w_started", "w_finished", "w_from", "w_to", "ran_us", "ran_work_us", "response_us", "response_work_us", "resolution_us", "resolution_work_us", "began", "ended",
 ];
 
 const CAUSES: readonly BridgeCause[] = ["created", "reopened", "changed in", "deleted", "finished", "changed out", "revalued"];

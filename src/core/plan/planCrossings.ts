@@ -1,9 +1,10 @@
 import { Exact } from "../base";
-import { compile, joined, sql, type Fragment, type Viewpoint } from "../sql";
+import { CHANGES } from "../history";
+import { bind, compile, joined, sql, type Fragment, type Viewpoint } from "../sql";
 import type { CrossingsReport } from "../definition";
 import type { Bucket, Instant } from "../time";
 import type { Plan, Rows } from "./planCount";
-import { historyBuckets, instant, instants, matchingSpans, stateValue } from "./spans";
+import { changesOfField, changesOfReport, historyBuckets, instant, instants, isEnteredByChange, matchingSpans, stateValue } from "./spans";
 
 /** What one bucket of a flow holds: level(end) = level(start) + arrived - departed, of sums + revalued. */
 export interface Crossing {
@@ -26,14 +27,19 @@ export interface CrossingsParts {
 }
 
 /**
- * The matching states of items, each with the instants at which it was entered and left: two that follow on one another
- * without a gap are one stay, and what changed between them is revalued.
+ * The ends of stays: matching states that began or ended with a change that the report looks at, and those at the first
+ * instant. `came` and `went` say that nothing that matches is right before or after; where something is, what changed is
+ * revalued. States between the ends of a stay are left out: in them nothing happens to it.
  */
 export function staysSql(report: CrossingsReport, view: Viewpoint, from: Instant): Fragment {
   const { relation, tests } = matchingSpans(report, view);
-  const value = report.measure?.field ? sql`coalesce(${stateValue(report.measure, relation)}, 0)` : sql`1`;
-  const held = sql`SELECT ${relation.id} AS id, s.valid_from AS a, s.valid_to AS z, ${value} AS v FROM ${relation.from()} WHERE ${joined([...tests, relation.guard(), sql`s.valid_to >= ${instant(from)}`], " AND ")}`;
-  return sql`SELECT id, a, z, v, lag(z) OVER w IS NOT DISTINCT FROM a AS follows, lead(a) OVER w IS NOT DISTINCT FROM z AS goes_on, v - lag(v) OVER w AS change FROM (${held}) held WINDOW w AS (PARTITION BY id ORDER BY a)`;
+  const isSum = report.measure?.field !== undefined;
+  const value = isSum ? sql`coalesce(${stateValue(report.measure!, relation)}, 0)` : sql`1`;
+  const looksAt = bind(CHANGES.there | changesOfReport(report, view) | (isSum ? changesOfField(report.measure!.field!, view) : 0), "int");
+  const bounds = [sql`s.valid_to >= ${instant(from)}`, sql`((s.began | s.ended) & ${looksAt} <> 0 OR s.valid_from < ${instant(from)})`];
+  const held = sql`SELECT ${relation.id} AS id, s.valid_from AS a, s.valid_to AS z, s.began & ${looksAt} <> 0 AS begins, s.ended & ${looksAt} <> 0 AS ends, ${value} AS v FROM ${relation.from()} WHERE ${joined([...tests, relation.guard(), ...bounds], " AND ")}`;
+  if (!isSum && report.subject.filter === undefined && isEnteredByChange(report.where, view)) return sql`SELECT id, a, z, v, begins AS came, ends AS went, 0 AS change FROM (${held}) held`;
+  return sql`SELECT id, a, z, v, begins AND lag(z) OVER w IS DISTINCT FROM a AS came, ends AND lead(a) OVER w IS DISTINCT FROM z AS went${isSum ? sql`, CASE WHEN begins AND lag(z) OVER w IS NOT DISTINCT FROM a THEN v - lag(v) OVER w ELSE 0 END AS change` : sql`, 0 AS change`} FROM (${held}) held WINDOW w AS (PARTITION BY id ORDER BY a)`;
 }
 
 /** Arrivals and departures in each bucket, with the levels at its ends. */
@@ -45,20 +51,23 @@ export function* planCrossings(report: CrossingsReport, view: Viewpoint): Plan<C
   const last = axis.borders[axis.begun - 1];
   const starts = instants(axis.buckets.slice(0, axis.begun).map((bucket) => bucket.start));
   const inside = (at: Fragment) => sql`${at} >= ${instant(first)} AND ${at} < ${instant(last)}`;
-  const [rows, opening] = yield [
-    compile(sql`WITH stays AS MATERIALIZED (${staysSql(report, view, first)})
-SELECT 'in', width_bucket(a, ${starts}) - 1, count(*), sum(v)::text FROM stays WHERE NOT follows AND ${inside(sql`a`)} GROUP BY 2
-UNION ALL SELECT 'out', width_bucket(z, ${starts}) - 1, count(*), sum(v)::text FROM stays WHERE NOT goes_on AND ${inside(sql`z`)} GROUP BY 2
-UNION ALL SELECT 're', width_bucket(a, ${starts}) - 1, count(*), sum(change)::text FROM stays WHERE follows AND ${inside(sql`a`)} GROUP BY 2`),
-    compile(sql`SELECT coalesce(sum(v), 0)::text FROM (${staysSql(report, view, first)}) stays WHERE a < ${instant(first)} AND z >= ${instant(first)}`),
+  const isSum = report.measure?.measure === "sum";
+  const [rows] = yield [
+    compile(sql`WITH g AS MATERIALIZED (SELECT CASE WHEN came AND ${inside(sql`a`)} THEN width_bucket(a, ${starts}) - 1 END AS came, CASE WHEN went AND ${inside(sql`z`)} THEN width_bucket(z, ${starts}) - 1 END AS went,
+  CASE WHEN change <> 0 AND ${inside(sql`a`)} THEN width_bucket(a, ${starts}) - 1 END AS changed, a < ${instant(first)} AND z >= ${instant(first)} AS opening, count(*) AS n, sum(v) AS v, sum(change) AS change
+ FROM (${staysSql(report, view, first)}) stays GROUP BY 1, 2, 3, 4)
+SELECT 'in', came, sum(n), sum(v)::text FROM g WHERE came IS NOT NULL GROUP BY 2
+UNION ALL SELECT 'out', went, sum(n), sum(v)::text FROM g WHERE went IS NOT NULL GROUP BY 2
+UNION ALL SELECT 're', changed, sum(n), sum(change)::text FROM g WHERE changed IS NOT NULL GROUP BY 2
+UNION ALL SELECT 'level', 0, sum(n), sum(v)::text FROM g WHERE opening`),
   ];
-  return { ...none, crossings: crossingsFrom(rows, opening[0][0] ?? "0", axis.begun, axis.buckets.length, report.measure?.measure === "sum") };
+  return { ...none, crossings: crossingsFrom(rows, axis.begun, axis.buckets.length, isSum) };
 }
 
-function crossingsFrom(rows: Rows, opening: string, begun: number, all: number, isSum: boolean): (Crossing | null)[] {
+function crossingsFrom(rows: Rows, begun: number, all: number, isSum: boolean): (Crossing | null)[] {
   const find = new Map(rows.map(([what, bucket, n, v]) => [`${what}${bucket}`, { n: Number(n), v: v ?? "0" }]));
   const at = (what: string, bucket: number) => find.get(`${what}${bucket}`) ?? { n: 0, v: "0" };
-  let level = new Exact(opening);
+  let level = new Exact(at("level", 0).v);
   return Array.from({ length: all }, (_, i) => {
     if (i >= begun) return null;
     const [came, went, changed] = [at("in", i), at("out", i), at("re", i)];

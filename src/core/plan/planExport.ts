@@ -10,6 +10,8 @@ import { rankTops, type Plan } from "./planCount";
 /** A query for all the records of a part, each value as people read it: names, local dates and times, numbers in minutes. */
 export interface ExportQuery {
   readonly statement: Statement;
+  /** How many there are. */
+  readonly count: Statement;
   readonly kinds: readonly ("text" | "number" | "date" | "instant" | "flag")[];
 }
 
@@ -26,7 +28,7 @@ export function* planExport(report: Report, ask: Pick<RecordsAsk, "opened" | "sh
   });
   const columns = paths.map((path) => told(path, relation));
   const order = orderOf(ask.sorts.length ? ask.sorts : defaultSorts(report), relation);
-  return { statement: compile(sql`SELECT ${joined(columns, ", ")} ${from()} ORDER BY ${order}`), kinds: paths.map((path) => kindOf(lastOf(path))) };
+  return { statement: compile(sql`SELECT ${joined(columns, ", ")} ${from()} ORDER BY ${order}`), count: compile(sql`SELECT count(*) ${from()}`), kinds: paths.map((path) => kindOf(lastOf(path))) };
 }
 
 function kindOf(field: Field): ExportQuery["kinds"][number] {
@@ -41,8 +43,8 @@ const NAME: Field = { id: "name", words: "name", type: "text", source: { kind: "
 function told(path: FieldPath, relation: Relation): Fragment {
   const field = lastOf(path);
   if (field.thing && !field.many) {
-    const known = relation.value(path);
-    return harmless(sql`CASE WHEN ${known} IS NOT NULL THEN ${relation.value([...path, NAME] as unknown as FieldPath)} END`);
+    const name = harmless(relation.value([...path, NAME] as unknown as FieldPath));
+    return relation.hides(field) ? sql`CASE WHEN ${relation.value(path)} IS NOT NULL THEN ${name} END` : name;
   }
   const value = relation.value(path);
   if (field.many) return field.type === "thing" ? sql`(SELECT string_agg(t.name, '; ' ORDER BY t.name) FROM people t WHERE t.id = ANY(${value}))` : harmless(sql`array_to_string(${value}, '; ')`);
@@ -50,7 +52,7 @@ function told(path: FieldPath, relation: Relation): Fragment {
     case "number":
       return sql`round((${value})::numeric, 6)`;
     case "instant":
-      return sql`to_char(${value} AT TIME ZONE ${bind(relation.view.calendar.zone, "text")}, 'YYYY-MM-DD"T"HH24:MI:SS')`;
+      return sql`date_trunc('second', ${value} AT TIME ZONE ${bind(relation.view.calendar.zone, "text")})`;
     case "day":
       return sql`(${value})::text`;
     case "flag":
@@ -60,4 +62,5 @@ function told(path: FieldPath, relation: Relation): Fragment {
   }
 }
 
-const harmless = (text: Fragment): Fragment => sql`CASE WHEN left(${text}, 1) IN ('=', '+', '-', '@') THEN '''' || ${text} ELSE ${text} END`;
+/** Texts that a spreadsheet would take for formulas begin with = + - or @, told by their code points. */
+const harmless = (text: Fragment): Fragment => sql`CASE WHEN ascii(${text}) IN (61, 43, 45, 64) THEN '''' || ${text} ELSE ${text} END`;

@@ -1,5 +1,6 @@
 import { Exact } from "../base";
-import { bind, compile, identifier, joined, sql, type Fragment, type Relation, type Viewpoint } from "../sql";
+import { CHANGES } from "../history";
+import { bind, compile, EMPTY, identifier, joined, sql, type Fragment, type Relation, type Viewpoint } from "../sql";
 import type { LevelReport, SimpleMeasure } from "../definition";
 import { measures } from "../measure";
 import { workClock, type Bucket, type Instant } from "../time";
@@ -7,7 +8,7 @@ import { isHidden, tierKey, tierOf, tierValue, NONE, REST, type Key, type Tier }
 import { naturalOrder, rankValues } from "./order";
 import type { Plan, Rows } from "./planCount";
 import { isOfList, type MeasuredValue } from "./term";
-import { agedFrom, historyBuckets, instant, instants, matchingSpans, stateValue, type HistoryBuckets } from "./spans";
+import { agedFrom, changesOfField, changesOfReport, changesOfTier, historyBuckets, instant, instants, matchingSpans, stateValue, type HistoryBuckets } from "./spans";
 
 /** What there was at the end of each bucket, in all and by the groups of the split. null for buckets that have not begun. */
 export interface LevelParts {
@@ -27,7 +28,8 @@ const COUNT: SimpleMeasure = { measure: "count" };
 /**
  * How a level is answered: every state that matches is in the buckets from the one it began in to the one it ended in.
  * Counts, sums, averages and ages come from one scan that adds a state where it begins and takes it off where it ends;
- * what only the values themselves can tell is measured bucket by bucket.
+ * where it begins or ends with a change that the report does not look at, the two are equal and both are left out.
+ * What only the values themselves can tell is measured bucket by bucket.
  */
 export function* planLevel(report: LevelReport, view: Viewpoint): Plan<LevelParts> {
   const measure = report.measure ?? COUNT;
@@ -62,12 +64,16 @@ function* measureLevel(report: LevelReport, view: Viewpoint, measure: SimpleMeas
   const aged = agedFrom(measure, relation);
   const value = measure.field ? (aged ?? stateValue(measure, relation)) : null;
   const isDelta = !measure.field || measure.measure === "sum" || measure.measure === "average";
+  const looksAt = bind(CHANGES.there | changesOfReport(report, view) | (tier ? changesOfTier(tier, view) : 0) | (aged ? CHANGES.open | CHANGES.status : 0) | (measure.field ? changesOfField(measure.field, view) : 0), "int");
+  const opens = sql`s.valid_from < ${instant(axis.borders[0])}`;
+  const [begins, ends] = [sql`(s.began & ${looksAt} <> 0 OR ${opens})`, sql`s.ended & ${looksAt} <> 0`];
+  const [from, to] = [sql`width_bucket(s.valid_from, ${instants(axis.borders)})`, sql`width_bucket(s.valid_to, ${instants(axis.borders)})`];
   const columns = [
-    sql`width_bucket(s.valid_from, ${instants(axis.borders)}) AS a`, sql`width_bucket(s.valid_to, ${instants(axis.borders)}) AS z`,
+    sql`${isDelta ? sql`CASE WHEN ${begins} THEN ${from} END` : from} AS a`, sql`${isDelta ? sql`CASE WHEN ${ends} THEN ${to} END` : to} AS z`,
     ...(key ? [sql`${key} AS k`] : []),
     ...(value ? [sql`${aged && !measure.working && isDelta ? sql`(extract(epoch FROM ${value}) * 1000000)` : value} AS v`] : []),
   ];
-  const bounds = sql`s.valid_from < ${instant(axis.borders[axis.begun - 1])} AND s.valid_to >= ${instant(axis.borders[0])}`;
+  const bounds = sql`s.valid_from < ${instant(axis.borders[axis.begun - 1])} AND s.valid_to >= ${instant(axis.borders[0])}${isDelta ? sql` AND ((s.began | s.ended) & ${looksAt} <> 0 OR ${opens})` : EMPTY}`;
   const rows = sql`SELECT ${joined([sql`${relation.id} AS id`, ...columns], ", ")} FROM ${relation.from()} WHERE ${joined([...tests, relation.guard(), bounds], " AND ")}`;
   if (isDelta) {
     const [found] = yield [compile(deltas(rows, key !== null, value !== null))];
@@ -90,7 +96,7 @@ const deltas = (rows: Fragment, hasKey: boolean, hasValue: boolean): Fragment =>
   const key = hasKey ? sql`k` : sql`''`;
   const measured = hasValue ? sql`count(v) f, coalesce(sum(v), 0) v` : sql`0 f, 0 v`;
   return sql`WITH g AS MATERIALIZED (SELECT a, z, ${key} k, count(*) n, ${measured} FROM (${rows}) held GROUP BY 1, 2, 3)
-SELECT b, k, sum(n)::text, sum(f)::text, sum(v)::text FROM (SELECT a b, k, n, f, v FROM g WHERE a < z UNION ALL SELECT z, k, -n, -f, -v FROM g WHERE a < z) d GROUP BY b, k`;
+SELECT b, k, sum(n)::text, sum(f)::text, sum(v)::text FROM (SELECT a b, k, n, f, v FROM g WHERE a IS NOT NULL UNION ALL SELECT z, k, -n, -f, -v FROM g WHERE z IS NOT NULL) d GROUP BY b, k`;
 };
 
 function fromDeltas(rows: Rows, axis: HistoryBuckets, tier: Tier | null, measure: SimpleMeasure, aged: boolean, view: Viewpoint): Measured {

@@ -2,7 +2,7 @@ import { invariant } from "../base";
 import { lastOf, subjects, typeOf, type Field, type FieldPath } from "../catalog";
 import type { CountReport, Report, Sort } from "../definition";
 import { anyOfParts, conditionSql } from "../filter";
-import { bind, compile, identifier, joined, Relation, sql, type Fragment, type Statement, type Viewpoint } from "../sql";
+import { bind, compile, EMPTY, identifier, joined, Relation, sql, type Fragment, type Statement, type Viewpoint } from "../sql";
 import { countedRows, groupingOf, reportTests, type Grouping } from "./count";
 import type { Key } from "./key";
 import { isHistory, openedItems } from "./openedItems";
@@ -153,7 +153,8 @@ function readValue(value: string | null, field: Field): string | readonly string
 export function orderOf(sorts: readonly Sort[], relation: Relation): Fragment {
   const terms = sorts.flatMap(({ field, descending }) => {
     const path = pathOf(field, relation);
-    return [sql`${sortValue(path, relation)}${descending ? sql` DESC` : sql``} NULLS LAST`];
+    const empties = path.length === 1 && path[0].always ? EMPTY : sql` NULLS LAST`;
+    return [sql`${sortValue(path, relation)}${descending ? sql` DESC` : EMPTY}${empties}`];
   });
   return joined([...terms, sql`${relation.id}`], ", ");
 }

@@ -1,14 +1,74 @@
 import { bind, Relation, sql, type Fragment, type Viewpoint } from "../sql";
-import { conditionSql, type Condition } from "../filter";
+import { conditionSql, isOpenness, leavesOf, savedCondition, type Condition, type Value } from "../filter";
+import { CHANGES, isTracked } from "../history";
 import { bucketsOf, endOfDay, instantText, parseDay, parseInstant, resolvePeriod, type Bucket, type BucketGrain, type Instant, type Period } from "../time";
 import type { Report, SimpleMeasure } from "../definition";
 import { lastOf } from "../catalog";
 import { measuredValue, subjectTests } from "./count";
+import type { Tier } from "./key";
 
 /** The states of items that a report of history is about, as rows of a relation over spans with the tests of its filter. */
 export function matchingSpans(report: Report & { readonly where?: Condition }, view: Viewpoint, spans?: Fragment): { relation: Relation; tests: Fragment[] } {
   const relation = new Relation("items", view, "spans", spans);
   return { relation, tests: [...subjectTests(report, relation), ...(report.where ? [conditionSql(report.where, relation)] : [])] };
+}
+
+/**
+ * Which changes between two states of an item can change whether a condition holds of them, as the bits of CHANGES.
+ * What is not tracked is the same in all of them.
+ */
+export function changesThatMatter(condition: Condition | undefined, view: Viewpoint, depth = 0): number {
+  const ofFilter = (id: number): number => {
+    const filter = depth < DEEPEST ? view.catalog.findFilter(id) : undefined;
+    if (!filter) return 0;
+    return changesThatMatter(savedCondition(id, view.catalog), view, depth + 1) | (filter.subject.filter === undefined ? 0 : changesThatMatter({ kind: "filter", filter: filter.subject.filter }, view, depth + 1));
+  };
+  return leavesOf(condition).reduce((bits, leaf) => {
+    if (leaf.kind === "filter") return bits | ofFilter(leaf.filter);
+    return leaf.kind === "test" && !leaf.asOf ? bits | changesOfField(leaf.field, view, leaf.values) : bits;
+  }, 0);
+}
+
+/** How deep saved filters may lead to one another. */
+const DEEPEST = 20;
+
+/** The same for all that makes a state match a report: its conditions, and those of the saved filter that is its subject. */
+export const changesOfReport = ({ subject, where }: Report & { readonly where?: Condition }, view: Viewpoint): number =>
+  changesThatMatter(where, view) | (subject.filter === undefined ? 0 : changesThatMatter({ kind: "filter", filter: subject.filter }, view));
+
+/**
+ * Whether a state that matches, and began or ended with a change that matters, was certainly entered or left there: so it
+ * is where every test of what is tracked asks for one value, and all of them must hold.
+ */
+export function isEnteredByChange(condition: Condition | undefined, view: Viewpoint, depth = 0): boolean {
+  if (changesThatMatter(condition, view) === 0) return true;
+  switch (condition?.kind) {
+    case "all":
+      return condition.of.every((part) => isEnteredByChange(part, view, depth));
+    case "filter": {
+      const filter = view.catalog.findFilter(condition.filter);
+      return depth < DEEPEST && filter?.subject.filter === undefined && isEnteredByChange(savedCondition(condition.filter, view.catalog), view, depth + 1);
+    }
+    case "test":
+      return condition.field.length === 1 && (condition.operator === "is" || condition.operator === "isAnyOf") && condition.values.length === 1 && isOneValue(condition.values[0]);
+    default:
+      return false;
+  }
+}
+
+const isOneValue = (value: Value): boolean => value.kind === "thing" || value.kind === "unset" || (value.kind === "stage" && value.stage === "open");
+
+/** The same for the groups of a split. */
+export const changesOfTier = ({ group }: Tier, view: Viewpoint): number => (group.cases ? group.cases.reduce((bits, one) => bits | changesThatMatter(one.where, view), 0) : changesOfField(group.field, view));
+
+/** The same for a value that is read from a state. */
+export function changesOfField(ids: readonly string[], view: Viewpoint, values: Extract<Condition, { kind: "test" }>["values"] = []): number {
+  const path = view.catalog.findPath("items", ids);
+  if (!path) return 0;
+  const [field] = path;
+  if (path.length === 1 && isOpenness(field, values)) return CHANGES.open;
+  if (field.id === "stage") return CHANGES.status;
+  return isTracked(field.id) ? CHANGES[field.id] : 0;
 }
 
 /**

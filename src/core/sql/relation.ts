@@ -1,7 +1,7 @@
 import { invariant } from "../base";
 import { isTrackedField, lastOf, STAGES, type Field, type FieldPath, type SubjectId, type ThingType } from "../catalog";
 import { instantText, localDay, workClock, workingDayMinutes } from "../time";
-import { allOf, bind, identifier, joined, sql, type Fragment } from "./fragment";
+import { allOf, bind, EMPTY, identifier, joined, sql, type Fragment } from "./fragment";
 import type { Viewpoint } from "./viewpoint";
 
 const TABLES: { readonly [T in ThingType | SubjectId]: string } = {
@@ -25,6 +25,10 @@ const MINUTE_US = sql`60000000`;
 
 /** Things that a viewer may not know of; all others are known to everyone in the workspace. */
 const HIDEABLE: readonly ThingType[] = ["project", "sprint", "release"];
+
+/** Things that moves lead from and to. */
+const MOVED_THINGS: readonly ThingType[] = ["status", "priority", "person", "team", "project", "service", "sprint"];
+const movedField = (thing: ThingType): string => (thing === "person" ? "assignee" : thing);
 
 /**
  * The rows of one subject, seen from a viewpoint: its table, the joins that the asked fields need, and the tests
@@ -73,6 +77,11 @@ export class Relation {
     return joined([table, ...this.joins], " ");
   }
 
+  /** Whether the item is open that has the last field of a path: its status or its stage. */
+  isOpen(path: FieldPath): Fragment {
+    return identifier(`${this.holderOf(this.ownerOf(path), lastOf(path))}.is_open`);
+  }
+
   /** The identity of the item that has the last field of a path; undefined where no item has it. */
   itemId(path: FieldPath): Fragment | undefined {
     const alias = this.ownerOf(path);
@@ -98,10 +107,14 @@ export class Relation {
   value(path: FieldPath, working = false): Fragment {
     const field = lastOf(path);
     const raw = this.raw(path, working);
-    const { projects, catalog } = this.view;
-    if (projects === null || field.many || !field.thing || !HIDEABLE.includes(field.thing)) return raw;
-    const known = catalog.names.list(field.thing).map((thing) => thing.id);
+    if (field.many || !this.hides(field)) return raw;
+    const known = this.view.catalog.names.list(field.thing!).map((thing) => thing.id);
     return sql`CASE WHEN ${raw} = ANY(${bind(known, "int[]")}) THEN ${raw} END`;
+  }
+
+  /** Whether a field may name things that this viewer must not know of. */
+  hides({ thing }: Field): boolean {
+    return this.view.projects !== null && thing !== undefined && HIDEABLE.includes(thing);
   }
 
   /** The same as kept: only for tests against values that the viewer named. */
@@ -261,9 +274,9 @@ export class Relation {
   private derived(alias: string, field: Field, source: Field["source"] & { kind: "derived" }, working: boolean): Fragment {
     switch (source.name) {
       case "old value":
-        return this.moved(identifier(`${alias}.from_value`), alias);
+        return this.moved("from_value", alias);
       case "new value":
-        return this.moved(identifier(`${alias}.to_value`), alias);
+        return this.moved("to_value", alias);
       case "time in status":
         return this.timeIn(this.ownColumn(alias), source.status!, working);
       case "time spent":
@@ -329,15 +342,22 @@ export class Relation {
     return cases.length ? sql`CASE ${at("priority_id")} ${joined(cases, " ")} END` : sql`NULL::text`;
   }
 
-  /** A moved value by its name: moves keep the identity of things. */
-  private moved(value: Fragment, alias: string): Fragment {
+  /** A moved value by its name: moves keep the identity of things. The names are joined, so each is found once for each move. */
+  private moved(column: "from_value" | "to_value", alias: string): Fragment {
+    const value = identifier(`${alias}.${column}`);
     const field = identifier(`${alias}.field`);
-    const cases = (["status", "priority", "person", "team", "project", "service", "sprint"] as const).map((type) => {
-      const name = identifier(type === "person" ? "t.login" : "t.name");
-      const known = this.view.projects !== null && HIDEABLE.includes(type) ? sql` AND t.id = ANY(${bind(this.view.catalog.names.list(type).map((t) => t.id), "int[]")})` : sql``;
-      return sql`WHEN ${bind(type === "person" ? "assignee" : type, "text")} THEN (SELECT ${name} FROM ${identifier(TABLES[type])} t WHERE t.id = ${value}::int${known})`;
-    });
-    return sql`CASE ${field} ${joined(cases, " ")} ELSE ${value} END`;
+    const names = `${alias}_${column}`;
+    if (!this.aliases.has(names)) {
+      this.aliases.set(names, names);
+      this.joins.push(sql`LEFT JOIN (${joined(MOVED_THINGS.map((thing) => this.namesOf(thing)), " UNION ALL ")}) AS ${identifier(names)}(field, id, name) ON ${identifier(names)}.field = ${field} AND ${identifier(names)}.id = ${value}`);
+    }
+    return sql`CASE WHEN ${field} = ANY(${bind(MOVED_THINGS.map(movedField), "text[]")}) THEN ${identifier(names)}.name ELSE ${value} END`;
+  }
+
+  /** The tracked field that holds a type of thing, its identities as moves keep them, and their names; only those that the viewer may know of. */
+  private namesOf(thing: ThingType): Fragment {
+    const known = this.view.projects !== null && HIDEABLE.includes(thing) ? sql` WHERE t.id = ANY(${bind(this.view.catalog.names.list(thing).map((t) => t.id), "int[]")})` : EMPTY;
+    return sql`SELECT ${bind(movedField(thing), "text")}, t.id::text, ${identifier(thing === "person" ? "t.login" : "t.name")} FROM ${identifier(TABLES[thing])} t${known}`;
   }
 }
 

@@ -24,7 +24,7 @@ export const Move = defineEntity({ name: "Move", tableName: "moves", properties:
 export const StateSpan = defineEntity({
   name: "StateSpan",
   tableName: "state_spans",
-  properties: { itemId: p.integer().primary(), validFrom: p.datetime().primary(), validTo: p.datetime(), kindId: p.integer().nullable(), rightsProjectId: p.integer().nullable(), createdAt: p.datetime(), ...stateProperties, wTo: micros() },
+  properties: { itemId: p.integer().primary(), validFrom: p.datetime().primary(), validTo: p.datetime(), kindId: p.integer().nullable(), rightsProjectId: p.integer().nullable(), createdAt: p.datetime(), ...stateProperties, wTo: micros(), began: p.integer(), ended: p.integer() },
 });
 export const Link = defineEntity({ name: "Link", tableName: "links", properties: { id: p.integer().primary(), fromId: p.integer(), link: p.text(), toId: p.integer() } });
 export const Comment = defineEntity({ name: "Comment", tableName: "comments", properties: { id: p.integer().primary(), itemId: p.integer(), at: p.datetime(), byId: p.integer().nullable(), internal: p.boolean(), text: p.text() } });

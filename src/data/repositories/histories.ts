@@ -1,5 +1,5 @@
 import type { PoolClient } from "pg";
-import { spansOf, type HistoryRules, type Move, type Span, type TrackedField, type TrackedValues } from "@/core/history";
+import { changesBetween, spansOf, type HistoryRules, type Move, type Span, type TrackedField, type TrackedValues } from "@/core/history";
 import type { Stage } from "@/core/catalog";
 import { instantText, parseInstant, workClock, type Instant } from "@/core/time";
 import { loadCalendar } from "./calendar";
@@ -80,7 +80,8 @@ export async function writeHistories(client: PoolClient, records: readonly ItemR
     const project = last.values.project === null ? null : Number(last.values.project);
     items.push({ id: record.id, ...record.columns, kind_id: record.kindId, created_at: instantText(record.createdAt), deleted_at: instantOrNull(record.deletedAt), ...current });
     // What changes at the instant of deletion never shows: such a span would have no length.
-    for (const span of history.filter(({ from, to }) => from !== to)) spans.push({ item_id: record.id, kind_id: record.kindId, rights_project_id: project, created_at: instantText(record.createdAt), valid_from: instantText(span.from), valid_to: instantOrNull(span.to) ?? "infinity", w_to: span.to === null ? null : rules.worked(span.to), ...stateColumns(span, record.createdAt, rules) });
+    const lasting = history.filter(({ from, to }) => from !== to);
+    for (const [i, span] of lasting.entries()) spans.push({ item_id: record.id, began: changesBetween(lasting[i - 1], span), ended: span.to === null ? 0 : changesBetween(span, lasting[i + 1]), kind_id: record.kindId, rights_project_id: project, created_at: instantText(record.createdAt), valid_from: instantText(span.from), valid_to: instantOrNull(span.to) ?? "infinity", w_to: span.to === null ? null : rules.worked(span.to), ...stateColumns(span, record.createdAt, rules) });
     moves.push(...newMoves(record));
     for (const person of peopleOf(record)) present.push({ person_id: person, project_id: project ?? 0 });
   }
@@ -187,7 +188,7 @@ export async function touchRecords(client: PoolClient, upTo: Instant): Promise<v
 }
 
 /** Grows when states are derived in a new way: those of an older one are derived anew. */
-const HISTORIES_VERSION = 1;
+const HISTORIES_VERSION = 2;
 
 /** Derives the histories of a database that an older version of the application wrote. @returns whether there was anything to do */
 export async function refreshHistories(client: PoolClient): Promise<boolean> {

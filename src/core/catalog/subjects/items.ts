@@ -31,7 +31,7 @@ export const itemFields: readonly Field[] = [
   { id: "points", words: "points", type: "number", source: column("points"), ...followed },
   { id: "estimate", words: "estimate", type: "duration", unit: "minutes", source: column("estimate_minutes") },
   { id: "remaining estimate", words: "remaining estimate", type: "duration", unit: "minutes", source: column("remaining_minutes"), ...followed },
-  { id: "created", words: "created", type: "instant", source: column("created_at"), synonyms: ["created at"] },
+  { id: "created", words: "created", type: "instant", source: column("created_at"), always: true, synonyms: ["created at"] },
   { id: "due", words: "due", type: "instant", source: column("due_at"), ...followed, synonyms: ["due at"] },
   { id: "started", words: "started", type: "instant", source: column("started_at"), ofState: true, synonyms: ["started at"] },
   { id: "finished", words: "finished", type: "instant", source: column("finished_at"), ofState: true, synonyms: ["finished at", "closed", "done"] },
