@@ -104,11 +104,12 @@ function arbitraryGroup(context: AskContext, fields: readonly Field[]): fc.Arbit
     if (isDate(field)) return fc.constantFrom(...GRAINS).map((grain) => ({ field: [field.id], grain }));
     if (typeOf(field).kept === "number" && !field.thing) return fc.uniqueArray(fc.integer({ min: 0, max: 400 }), { minLength: 1, maxLength: 5 }).map((borders) => ({ field: [field.id], ranges: borders.sort((a, b) => a - b).map(String) }));
     const values = fc.uniqueArray(arbitraryValue(field, context), { minLength: 1, maxLength: 4, selector: (value) => JSON.stringify(value).toLowerCase() });
-    return fc.record({ values, fold: fc.boolean(), without: fc.boolean(), top: fc.option(fc.integer({ min: 1, max: 9 }), { nil: undefined }), name: text }).map((g) => ({
+    return fc.record({ values, fold: fc.boolean(), without: fc.boolean(), always: fc.boolean(), top: fc.option(fc.integer({ min: 1, max: 9 }), { nil: undefined }), name: text }).map((g) => ({
       field: [field.id],
       ...(g.fold && g.values.length > 1 ? { folds: [{ name: g.name, values: g.values }] } : {}),
       ...(g.top ? { top: { count: g.top } } : {}),
       ...(g.without && g.values.length ? { without: [g.values[0]] } : {}),
+      ...(g.always && g.values.length ? { always: g.values } : {}),
     }));
   });
   return fc.oneof({ weight: 8, arbitrary: byField }, { weight: 1, arbitrary: cases });

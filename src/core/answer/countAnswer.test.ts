@@ -68,6 +68,17 @@ describe("what is there without records", () => {
   test("unless empty groups are asked for; hidden ones stay away", () => {
     expect(labels(partsOf("count items by priority without P3 with empty groups", [counted([valueKey(2)], 1)]))).toEqual(["P1", "P2", "P4"]);
   });
+  test.each([
+    ["the value that is asked for by name", "count items by priority always P4", ["P2", "P4"]],
+    ["as the fold that it is in", "count items by priority folding (P3, P4 as Later) always P4", ["P2", "Later"]],
+    ["what is not set, last", "count items by priority always not set, P1", ["P1", "P2", "not set"]],
+    ["not beside a top N, where it would be of the rest", "count items by priority top 3 always P4", ["P2"]],
+  ])("%s is there without records", (_what, sentence, shown) => {
+    expect(labels(partsOf(sentence, [counted([valueKey(2)], 1)]))).toEqual(shown);
+  });
+  test("a value is there once, however it is spelled", () => {
+    expect(labels(partsOf("count items by title always STORM, calm", [counted([valueKey("Storm")], 1)]))).toEqual(["calm", "Storm"]);
+  });
   test("every stretch of a trend is there, the one that is not over is marked", () => {
     const answer = countAnswer(partsOf("count items by month of created for last 3 months", [counted([valueKey("2026-10-01")], 4)]));
     expect(answer.rows.map((row) => [row.path[0].label, row.cells[0].value])).toEqual([["25 to 31 Aug 2026", "0"], ["Sep 2026", "0"], ["Oct 2026", "4"], ["Nov 2026", "0"]]);

@@ -1,7 +1,8 @@
-import { Exact } from "../base";
+import { Exact, folded } from "../base";
+import { idsOf, type Value } from "../filter";
 import type { Bucket, Instant } from "../time";
 import type { Viewpoint } from "../sql";
-import { NONE, REST, foldKey, naturalOrder, slotValue, valueKey, type Aggregate, type CountParts, type Key, type Level, type Tier } from "../plan";
+import { NONE, REST, foldKey, naturalOrder, slotValue, valueKey, type Aggregate, type CountParts, type Key, type Tier } from "../plan";
 import { headOf, type Head } from "./head";
 import { inUnit, measureHead, type MeasureHead } from "./measureHead";
 
@@ -57,7 +58,7 @@ export function countAnswer(parts: CountParts): CountAnswer {
   const cells = (keys: readonly number[], path: readonly Key[]): Cell[] => measured(find.get(JSON.stringify([keys, path])));
   const before = beforeOf(parts);
   const order = tiers.map((tier, index) => orderOf(tier, tops[index], view));
-  const splitKeys = report.split ? sortedKeys(levels, depth, order[depth]) : [];
+  const splitKeys = report.split ? sortedKeys(parts, depth, order[depth]) : [];
   const prefix = (length: number) => Array.from({ length }, (_, i) => i);
   const rowsAt = (length: number): AnswerRow[] => pathsAt(parts, length, order).map((path) => ({
     path: path.map((key, i) => headOf(key, tiers[i], view, buckets)),
@@ -90,16 +91,17 @@ function pathsAt({ levels, tiers, view, buckets }: CountParts, length: number, o
   const added = addedKeys(tier, view, tier.group.grain ? buckets : null);
   if (added.length) {
     const parents = length === 1 ? [[]] : [...new Map(paths.map((path) => [JSON.stringify(path.slice(0, -1)), path.slice(0, -1)])).values()];
-    const known = new Set(paths.map((path) => JSON.stringify(path)));
-    paths = [...paths, ...parents.flatMap((parent) => added.map((key) => [...parent, key])).filter((path) => !known.has(JSON.stringify(path)))];
+    const known = new Set(paths.map((path) => folded(JSON.stringify(path))));
+    paths = [...paths, ...parents.flatMap((parent) => added.map((key) => [...parent, key])).filter((path) => !known.has(folded(JSON.stringify(path))))];
   }
   return paths.sort((a, b) => a.reduce((found, key, i) => found || order[i](key, b[i]), 0));
 }
 
-/** Keys that are shown without records: every bucket of a trend, every value where empty groups are asked for. */
+/** Keys that are shown without records: every bucket of a trend, every value where empty groups are asked for, else those that are asked for by name. */
 function addedKeys(tier: Tier, view: Viewpoint, buckets: ReadonlyMap<Key, Bucket> | null): Key[] {
   if (buckets) return [...buckets.keys()];
-  if (!tier.group.withEmptyGroups || tier.group.top) return [];
+  if (tier.group.top) return [];
+  if (!tier.group.withEmptyGroups) return [...new Set((tier.group.always ?? []).flatMap((value) => keysOfValue(value, tier, view)))];
   const { field, group } = tier;
   if (group.ranges) return [...group.ranges, ""].map((_, index) => `g${index}`);
   if (group.cases) return group.cases.map((_, index) => `c${index}`);
@@ -108,9 +110,22 @@ function addedKeys(tier: Tier, view: Viewpoint, buckets: ReadonlyMap<Key, Bucket
   return [...all.filter((value) => !taken.has(value)).map(valueKey), ...(group.folds ?? []).map((_, index) => foldKey(index))];
 }
 
-function sortedKeys(levels: readonly Level[], index: number, order: (a: Key, b: Key) => number): Key[] {
+/** The groups that a value is shown as: its own, or the fold it is in. */
+function keysOfValue(value: Value, { field, group }: Tier, view: Viewpoint): Key[] {
+  const fold = (group.folds ?? []).findIndex((one) => one.values.some((other) => JSON.stringify(other) === JSON.stringify(value)));
+  if (fold >= 0) return [foldKey(fold)];
+  if (value.kind === "unset") return [NONE];
+  if (field.thing) return idsOf([value], view).map(valueKey);
+  if (value.kind === "text") return [valueKey(field.choices?.find((choice) => folded(choice) === folded(value.text)) ?? value.text)];
+  return value.kind === "number" ? [valueKey(value.number)] : value.kind === "flag" ? [valueKey(String(value.yes))] : value.kind === "stage" ? [valueKey(value.stage)] : [];
+}
+
+/** The groups of a split in their order: those with records, and those that are shown without. */
+function sortedKeys({ levels, tiers, view }: CountParts, index: number, order: (a: Key, b: Key) => number): Key[] {
   const level = levels.find((l) => l.keys.length === 1 && l.keys[0] === index);
-  return (level?.rows ?? []).map((row) => row.keys[0]).sort(order);
+  const found = (level?.rows ?? []).map((row) => row.keys[0]);
+  const known = new Set(found.map(folded));
+  return [...found, ...addedKeys(tiers[index], view, null).filter((key) => !known.has(folded(key)))].sort(order);
 }
 
 /** A top N goes by its measure, all else by natural order. */

@@ -26,6 +26,8 @@ export const GroupSchema = z.strictObject({
   /** The largest n by the ranking measure (the report's first, if none is said). */
   top: z.strictObject({ count: z.int().min(1).max(1000), by: SimpleMeasureSchema.optional() }).optional(),
   without: z.array(ValueSchema).max(1000).optional(),
+  /** Values that are shown without records, too; all of them with `withEmptyGroups`. */
+  always: z.array(ValueSchema).min(1).max(1000).optional(),
   withEmptyGroups: z.literal(true).optional(),
 });
 export type Group = z.infer<typeof GroupSchema>;

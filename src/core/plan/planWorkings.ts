@@ -89,9 +89,10 @@ function notesOf(report: Report, view: Viewpoint, who: string): Workings["notes"
     if (field?.[field.length - 1].many) notes.push({ about: "in several", says: `one with several ${field[field.length - 1].words} counts in each of them, and once in the total` });
     if (group.folds) notes.push({ about: "folded", says: group.folds.map((fold) => `${fold.values.map((v) => valueText(v, catalog, field)).join(" and ")} as ${fold.name}`).join("; ") });
     if (group.without?.length) notes.push({ about: "without", says: `${group.without.map((v) => valueText(v, catalog, field)).join(", ")} left out of the figure and of the total` });
+    if (group.always?.length) notes.push({ about: "always", says: `${group.always.map((v) => valueText(v, catalog, field)).join(", ")} shown without records, too` });
     if (group.ranges) notes.push({ about: "ranges", says: "each range begins with its lower border and ends before the next" });
     if (group.cases) notes.push({ about: "cases", says: `each in the first case that fits: ${group.cases.map((one) => `${one.name} (${conditionText(one.where, catalog, report.subject.id)})`).join("; ")}; all others are the rest` });
-    if (group.top) notes.push({ about: "cut short", says: `${groupText({ ...group, folds: undefined, without: undefined }, catalog, report.subject.id)}; all others are the rest` });
+    if (group.top) notes.push({ about: "cut short", says: `${groupText({ ...group, folds: undefined, without: undefined, always: undefined }, catalog, report.subject.id)}; all others are the rest` });
   }
   if (report.kind === "count" && report.compared) {
     const then = { ...view, compared: report.compared };

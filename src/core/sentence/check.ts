@@ -161,7 +161,7 @@ class Check {
     if (isDate(of) !== (group.grain !== undefined)) this.add("grain", isDate(of) ? `${of.words} is a date: it needs a stretch, such as month` : `${of.words} is ${kindWords(of)}, not a date`, path);
     if (group.ranges && (!isNumeric(of) || of.many)) this.add("ranges", `${of.words} is ${kindWords(of)}; ranges are of a number`, path);
     if (group.ranges?.some((border, i) => i > 0 && Number(border) <= Number(group.ranges![i - 1]))) this.add("ranges", "the borders of ranges rise from one to the next", path);
-    for (const value of [...(group.without ?? []), ...(group.folds ?? []).flatMap((fold) => fold.values)]) if (!fitsValue(value, of)) this.add("value", `a value does not fit ${of.words}`, path);
+    for (const value of [...(group.without ?? []), ...(group.always ?? []), ...(group.folds ?? []).flatMap((fold) => fold.values)]) if (!fitsValue(value, of)) this.add("value", `a value does not fit ${of.words}`, path);
   }
 }
 

@@ -1,5 +1,6 @@
 import { isDate, isNumeric, kindWords, lastOf, pathIds, pathWords, type AskContext, type FieldPath, type SubjectId } from "../catalog";
 import type { Case, Fold, Group } from "../definition";
+import type { Value } from "../filter";
 import { GRAINS, type Grain } from "../time";
 import { parseCondition } from "./conditions";
 import type { Cursor } from "./cursor";
@@ -8,7 +9,7 @@ import { isMeasureAt, parseSimpleMeasure } from "./measures";
 import { closeBracket, parseBracketed, parseCount, parseNewName, parseNumber, parseValue } from "./values";
 
 const GRAINS_BY_LENGTH = [...GRAINS].sort((a, b) => b.length - a.length);
-/** group = ( field | grain "of" datefield | field "in ranges" (…) | "cases" (…) ) [ folding ] [ top ] [ without ] [ "with empty groups" ] */
+/** group = ( field | grain "of" datefield | field "in ranges" (…) | "cases" (…) ) [ folding ] [ top ] [ without ] [ always ] [ "with empty groups" ] */
 export function parseGroup(cursor: Cursor, context: AskContext, subject: SubjectId): Group {
   const start = cursor.at;
   if (cursor.phrase("cases", "keyword", "cases")) return cursor.mark(parseAfter(cursor, context, subject, { field: [], cases: parseCases(cursor, context, subject) }, null), start);
@@ -28,13 +29,18 @@ function parseAfter(cursor: Cursor, context: AskContext, subject: SubjectId, gro
   for (let more = true; more; ) {
     if (values && !group.folds && cursor.phrase("folding", "clause")) group.folds = parseFolds(cursor, context, values);
     else if (!group.top && cursor.phrase("top", "clause")) group.top = parseTop(cursor, context, subject);
-    else if (values && !group.without && cursor.phrase("without", "clause")) {
-      group.without = [parseValue(cursor, context, lastOf(values))];
-      while (cursor.sign(",")) group.without.push(parseValue(cursor, context, lastOf(values)));
-    } else if (!group.withEmptyGroups && cursor.phrase("with empty groups", "clause")) group.withEmptyGroups = true;
+    else if (values && !group.without && cursor.phrase("without", "clause")) group.without = parseGroupValues(cursor, context, values);
+    else if (values && !group.grain && !group.always && cursor.phrase("always", "clause")) group.always = parseGroupValues(cursor, context, values);
+    else if (!group.withEmptyGroups && cursor.phrase("with empty groups", "clause")) group.withEmptyGroups = true;
     else more = false;
   }
   return group;
+}
+
+function parseGroupValues(cursor: Cursor, context: AskContext, path: FieldPath): Value[] {
+  const values = [parseValue(cursor, context, lastOf(path))];
+  while (cursor.sign(",")) values.push(parseValue(cursor, context, lastOf(path)));
+  return values;
 }
 
 function parseRanges(cursor: Cursor): string[] {

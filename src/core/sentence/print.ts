@@ -146,6 +146,7 @@ export function groupText(group: Group, catalog: Catalog, subject: SubjectId): s
     folds ? ` folding (${folds})` : "",
     group.top ? ` top ${group.top.count}${group.top.by ? ` by ${simpleText(group.top.by, catalog, subject)}` : ""}` : "",
     group.without?.length ? ` without ${group.without.map(value).join(", ")}` : "",
+    group.always?.length ? ` always ${group.always.map(value).join(", ")}` : "",
     group.withEmptyGroups ? " with empty groups" : "",
   ].join("");
 }

@@ -42,6 +42,7 @@ describe("the sentence is read and printed in one wording", () => {
     "sum of minutes in hours of time entries by month of worked on for this fiscal year running total as columns",
     "count items by assignee top 3 by average points",
     "count items by status with empty groups",
+    "count items by status without Withdrawn always Triaged, not set split by priority always P1",
     "count items where vessel is \"Tern 10\" by vessel",
     "count items where stage is not \"finished\"",
     "count items as it stood on 2026-10-31",

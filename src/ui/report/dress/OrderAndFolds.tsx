@@ -1,5 +1,5 @@
 "use client";
-import { ArrowDown, ArrowUp, EyeOff, GripVertical } from "lucide-react";
+import { ArrowDown, ArrowUp, Eye, EyeOff, GripVertical } from "lucide-react";
 import { useState } from "react";
 import { lastOf, typeOf, type AskContext } from "@/core/catalog";
 import type { CountReport, Dress, Group } from "@/core/definition";
@@ -7,6 +7,7 @@ import { keyOfPath, type Figure, type FigureRow } from "@/core/figure";
 import type { Value } from "@/core/filter";
 import { Button, Checkbox, Choice, Field, tell } from "../../kit";
 import { fill } from "../../charts";
+import { sameValue, withAlways } from "../pickers/values";
 
 export const ORDERS: Record<Dress["order"], string> = { natural: "in their own order", largest: "largest first", smallest: "smallest first", name: "by name", hand: "by hand" };
 
@@ -49,6 +50,12 @@ export function OrderAndFolds({ context, report, onReport, dress, onDress, figur
     const hidden = values(row);
     if (hidden) put({ ...group, without: [...(group.without ?? []), ...hidden] });
   };
+  const isKept = (row: FigureRow) => (values(row) ?? []).every((value) => group.always?.some((one) => sameValue(one, value)));
+  const keep = (row: FigureRow) => {
+    const own = values(row) ?? [];
+    const others = (group.always ?? []).filter((one) => !own.some((value) => sameValue(one, value)));
+    put(withAlways(group, isKept(row) ? others : [...others, ...own]));
+  };
   const series = (figure?.series ?? []).filter((one) => !/^m\d/.test(one.key));
   const placeSeries = (from: number, to: number) => {
     const keys = series.map((one) => one.key);
@@ -68,6 +75,7 @@ export function OrderAndFolds({ context, report, onReport, dress, onDress, figur
             {isPlain && values(row) && <Checkbox aria-label={`Pick ${row.label}`} isSelected={isPicked} onChange={(on) => setPicked(on ? [...picked, key] : picked.filter((one) => one !== key))} />}
             <i style={{ background: fill(row.color) }} /><span className="name">{row.label}</span><span className="n">{row.words}</span>
             {dress.order === "hand" && <><Button $small $icon aria-label={`${row.label} up`} isDisabled={i === 0} onPress={() => place(i, i - 1)}><ArrowUp aria-hidden /></Button><Button $small $icon aria-label={`${row.label} down`} isDisabled={i === rows.length - 1} onPress={() => place(i, i + 1)}><ArrowDown aria-hidden /></Button></>}
+            {isPlain && dress.order !== "hand" && values(row) && !group.top && !group.withEmptyGroups && <Button $small $icon aria-pressed={isKept(row)} aria-label={`Show ${row.label} even without records`} style={isKept(row) ? { color: "var(--plum)" } : { color: "var(--ink-3)" }} onPress={() => keep(row)}><Eye aria-hidden /></Button>}
             {isPlain && dress.order !== "hand" && values(row) && <Button $small $icon aria-label={`Leave out ${row.label}`} onPress={() => hide(row)}><EyeOff aria-hidden /></Button>}
           </div>
         );
@@ -81,7 +89,7 @@ export function OrderAndFolds({ context, report, onReport, dress, onDress, figur
         </div>
       )}
       {series.length > 1 && <><p className="note" style={{ paddingTop: 8 }}>Parts of a bar</p>{series.slice(0, 20).map((one, i) => <div key={one.key} className="line"><i style={{ background: fill(one.color) }} /><span className="name">{one.label}</span><span className="n">{one.total}</span><Button $small $icon aria-label={`${one.label} up`} isDisabled={i === 0} onPress={() => placeSeries(i, i - 1)}><ArrowUp aria-hidden /></Button><Button $small $icon aria-label={`${one.label} down`} isDisabled={i === series.length - 1} onPress={() => placeSeries(i, i + 1)}><ArrowDown aria-hidden /></Button></div>)}</>}
-      <p className="note">A fold or a part left out changes the sentence; order does not.</p>
+      <p className="note">The open eye keeps a part in sight when it has no records, the struck one never shows it. Both, and folds, change the sentence; order does not.</p>
     </>
   );
 }

@@ -11,6 +11,7 @@ import { ask, Button, Checkbox, Choice, Field as TextField } from "../../kit";
 import { Choose, type Option } from "./Choose";
 import { fieldOptions } from "./fields";
 import { Foot, Halves } from "./parts";
+import { sameValue } from "./values";
 
 interface EditorProps {
   readonly context: AskContext;
@@ -203,7 +204,6 @@ function Names({ report, except, field, ids, chosen, many, more = [], onChoose }
   return <Choose<Value> label={`Find a ${field.words}`} options={[...said, ...unlisted, ...typed, ...listed]} chosen={chosen} many={many} same={sameValue} onChoose={onChoose} onFind={setWords} />;
 }
 
-export const sameValue = (a: Value, b: Value): boolean => JSON.stringify(Object.entries(a).sort()) === JSON.stringify(Object.entries(b).sort());
 
 const NUMBER = /^-?\d+(\.\d+)?$/;
 
