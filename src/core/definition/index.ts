@@ -3,3 +3,4 @@ export * from "./report";
 export * from "./shapeInput";
 export * from "./dress";
 export * from "./dashboard";
+export * from "./drawn";

@@ -1,5 +1,5 @@
 import type { CountAnswer, Head } from "../answer";
-import { DressSchema, PLAIN_DRESS, type Dress } from "../definition";
+import { asDrawn, DressSchema, PLAIN_DRESS, type CountReport, type Dress } from "../definition";
 import { figureOf, figureSays, keyOfPath, valueWords } from ".";
 
 const head = (key: string, label: string, more: Partial<Head> = {}): Head => ({ key, kind: key === "n" ? "none" : key === "r" ? "rest" : "value", name: label, label, tone: key === "n" || key === "r" ? null : Number(key.slice(1)), ...more });
@@ -117,3 +117,35 @@ describe("the sentence made from the numbers", () => {
 });
 
 test("keys of a path are told apart", () => expect(keyOfPath(["v1", "v2"])).toBe("v1/v2"));
+
+describe("more groups than can be drawn", () => {
+  const many = (count: number, more: readonly (readonly [Head, string])[] = []) => answerOf([...Array.from({ length: count }, (_, i) => [head(`v${i}`, `Item ${i}`), String(count - i)] as const), ...more]);
+  const says = (figure: ReturnType<typeof draw>, answer: CountAnswer) => figureSays(answer, figure, { counted: "items", date: "24 Nov" }).map((said) => said.text).join("");
+
+  test("fifty, not set and the rest are all drawn", () => {
+    const answer = many(50, [[head("r", "rest"), "70"], [head("n", "not set"), "2"]]);
+    const figure = figureOf(answer, none(answer), PLAIN_DRESS, "bars", 70);
+    expect(figure.rows).toHaveLength(52);
+    expect(figure.cut).toBe(70);
+    expect(says(figure, answer)).toContain("the 50 largest of 120 groups are drawn, all others as the rest");
+  });
+  test("where they cannot be ranked together the largest stay, and no rest is claimed", () => {
+    const answer = many(60);
+    const figure = draw(answer);
+    expect(figure.rows.map((row) => row.value)).toEqual(Array.from({ length: 50 }, (_, i) => 60 - i));
+    expect(says(figure, answer)).toMatch(/the 50 largest of 60 groups are drawn\.$/);
+  });
+  test.each([["pivot", 60], ["line", 60], ["bars", 50], [undefined, 60]] as const)("a %s of %i is not cut", (shape, count) => {
+    expect(figureOf(many(count), none(many(count)), PLAIN_DRESS, shape).cut).toBe(0);
+  });
+  test.each([
+    [{ by: [{ field: ["key"] }] }, 50],
+    [{ by: [{ field: ["key"], without: [{ kind: "text", text: "D1" }] }] }, 50],
+    [{ by: [{ field: ["key"], top: { count: 5 } }] }, null],
+    [{ by: [{ field: ["created"], grain: "day" }] }, null],
+    [{ by: [{ field: ["key"] }, { field: ["team"] }] }, null],
+    [{ by: [] }, null],
+  ] as const)("%j is drawn with a rest: %j", (given, top) => {
+    expect(asDrawn({ kind: "count", subject: { id: "items" }, measures: [{ measure: "count" }], ...(given as object) } as CountReport)?.by[0].top?.count ?? null).toBe(top);
+  });
+});

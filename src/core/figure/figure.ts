@@ -1,5 +1,5 @@
 import type { CountAnswer, Head, MeasureHead, Percentages } from "../answer";
-import type { Dress } from "../definition";
+import { MOST_DRAWN, type Dress } from "../definition";
 import { shapes, poorFor, type ShapeId } from "../shapes";
 import { colorOf, colorsOf, ownColor, ruleOf, shareRanks, type Color } from "./color";
 import { changeWords, measuredWords } from "./words";
@@ -53,14 +53,12 @@ export interface Figure {
   readonly then: Mark | null;
   readonly unit: string | null;
   readonly isTime: boolean;
-  /** How many groups are left out, because there are more than can be drawn. */
+  /** How many groups are not drawn one by one, because there are more than can be drawn. */
   readonly cut: number;
   /** Why the shape is a poor choice here. */
   readonly poor: string | null;
 }
 
-/** More bars than this are cut short: the largest stay, and it says so. */
-export const MOST_ROWS = 50;
 const CUT_SHAPES: readonly ShapeId[] = ["bars", "columns", "stackedBars", "stackedColumns", "fullBars", "fullColumns", "donut", "pie", "pies", "columnsWithLine"];
 
 /** Under which key a dress keeps a name or a colour: the same key means another value in another tier or in the split. */
@@ -90,8 +88,11 @@ function markOf({ path, cell, head, percent = null, color, label, split, measure
   };
 }
 
-/** Turns an answer into what is drawn, dressed by its builder. */
-export function figureOf(answer: CountAnswer, percentages: Percentages, dress: Dress, shape: ShapeId | undefined): Figure {
+/**
+ * Turns an answer into what is drawn, dressed by its builder.
+ * @param inRest how many groups its rest stands for
+ */
+export function figureOf(answer: CountAnswer, percentages: Percentages, dress: Dress, shape: ShapeId | undefined, inRest = 0): Figure {
   const [first] = answer.measures;
   const named = (head: Head, place: number | "split") => dress.names[nameKey(place, head.key)] ?? head.label;
   const measureName = (index: number) => dress.names[nameKey("measure", String(index))] ?? answer.measures[index].words;
@@ -124,7 +125,7 @@ export function figureOf(answer: CountAnswer, percentages: Percentages, dress: D
     total: all({ measure: 0, ...(answer.before ? { before: answer.before[0] } : {}) }),
     measures: answer.measures.map((head, i) => all({ cell: answer.total[i], head, measure: i, label: measureName(i) })),
     then: answer.before ? { ...all({ cell: answer.before[0], measure: 0 }), before: true } : null,
-    cut: sorted.length - shown.length,
+    cut: inRest + sorted.length - shown.length,
     poor: shape ? poorFor(shapes[shape], shown.length, series.length) : null,
   };
 }
@@ -151,9 +152,15 @@ function rowColors(answer: CountAnswer, dress: Dress, shape: ShapeId | undefined
   });
 }
 
+/** Whether a figure would have more bars than can be drawn. */
+export const isTooLong = (groups: number, shape: ShapeId | undefined): boolean => shape !== undefined && CUT_SHAPES.includes(shape) && groups > MOST_DRAWN;
+
+const isLast = (row: FigureRow): boolean => ["n", "r"].includes(row.path[row.path.length - 1]);
+
+/** Of groups that cannot be ranked together only the largest stay. */
 function cutShort(rows: readonly FigureRow[], shape: ShapeId | undefined, isTime: boolean): readonly FigureRow[] {
-  if (isTime || !shape || !CUT_SHAPES.includes(shape) || rows.length <= MOST_ROWS) return rows;
-  const largest = new Set([...rows].sort((a, b) => (b.value ?? -Infinity) - (a.value ?? -Infinity)).slice(0, MOST_ROWS));
+  if (isTime || !isTooLong(rows.filter((row) => !isLast(row)).length, shape)) return rows;
+  const largest = new Set([...rows].sort((a, b) => (b.value ?? -Infinity) - (a.value ?? -Infinity)).slice(0, MOST_DRAWN));
   return rows.filter((row) => largest.has(row));
 }
 
@@ -165,16 +172,15 @@ function writtenAt(words: string, percent: string | null, dress: Dress): string 
 /** Time keeps its order; not set and the rest stay last unless placed by hand. */
 function ordered(rows: readonly FigureRow[], dress: Dress, isTime: boolean): readonly FigureRow[] {
   if (isTime || dress.order === "natural") return rows;
-  const isLast = (row: FigureRow) => Number(["n", "r"].includes(row.path[row.path.length - 1]));
   const value = (row: FigureRow) => row.value ?? Number.NEGATIVE_INFINITY;
   const place = (row: FigureRow) => {
     const at = dress.byHand.indexOf(keyOfPath(row.path));
     return at < 0 ? Number.MAX_SAFE_INTEGER : at;
   };
   const compare = {
-    largest: (a: FigureRow, b: FigureRow) => isLast(a) - isLast(b) || value(b) - value(a),
-    smallest: (a: FigureRow, b: FigureRow) => isLast(a) - isLast(b) || value(a) - value(b),
-    name: (a: FigureRow, b: FigureRow) => isLast(a) - isLast(b) || a.label.localeCompare(b.label, "en", { numeric: true }),
+    largest: (a: FigureRow, b: FigureRow) => Number(isLast(a)) - Number(isLast(b)) || value(b) - value(a),
+    smallest: (a: FigureRow, b: FigureRow) => Number(isLast(a)) - Number(isLast(b)) || value(a) - value(b),
+    name: (a: FigureRow, b: FigureRow) => Number(isLast(a)) - Number(isLast(b)) || a.label.localeCompare(b.label, "en", { numeric: true }),
     hand: (a: FigureRow, b: FigureRow) => place(a) - place(b),
   }[dress.order];
   return rows.map((row, index) => ({ row, index })).sort((a, b) => compare(a.row, b.row) || a.index - b.index).map(({ row }) => row);

@@ -4,7 +4,7 @@ import type { Report } from "../definition";
 import { bind, compile, joined, Relation, sql, type Fragment, type Statement, type Viewpoint } from "../sql";
 import { groupingOf } from "./count";
 import { isHistory, openedItems } from "./openedItems";
-import { orderOf, recordsFrom, defaultSorts, type RecordsAsk } from "./planRecords";
+import { orderOf, recordsFrom, reportWith, defaultSorts, type RecordsAsk } from "./planRecords";
 import { rankTops, type Plan } from "./planCount";
 
 /** A query for all the records of a part, each value as people read it: names, local dates and times, numbers in minutes. */
@@ -16,7 +16,8 @@ export interface ExportQuery {
 }
 
 /** @param ask its columns, order and part; offset and limit do not matter */
-export function* planExport(report: Report, ask: Pick<RecordsAsk, "opened" | "showing" | "sorts">, asked: Viewpoint): Plan<ExportQuery> {
+export function* planExport(given: Report, ask: Pick<RecordsAsk, "opened" | "showing" | "sorts">, asked: Viewpoint): Plan<ExportQuery> {
+  const report = reportWith(given, ask.opened?.path);
   const past = isHistory(report) ? yield* openedItems(report, ask.opened?.path ?? [], ask.opened?.split, asked) : null;
   const grouping = report.kind === "count" ? yield* rankTops(groupingOf(report, asked)) : null;
   const relation = new Relation(report.subject.id, past?.view ?? asked);

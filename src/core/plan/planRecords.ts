@@ -1,10 +1,10 @@
 import { invariant } from "../base";
 import { lastOf, subjects, typeOf, type Field, type FieldPath } from "../catalog";
-import type { CountReport, Report, Sort } from "../definition";
+import { asDrawn, type CountReport, type Report, type Sort } from "../definition";
 import { anyOfParts, conditionSql } from "../filter";
 import { bind, compile, EMPTY, identifier, joined, Relation, sql, type Fragment, type Statement, type Viewpoint } from "../sql";
 import { countedRows, groupingOf, reportTests, type Grouping } from "./count";
-import type { Key } from "./key";
+import { REST, type Key } from "./key";
 import { isHistory, openedItems } from "./openedItems";
 import { rankTops, type Plan } from "./planCount";
 
@@ -43,8 +43,12 @@ export interface RecordsAnswer {
   readonly rows: readonly RecordRow[];
 }
 
+/** The report that has a part: one without a top N has a rest where it is drawn with one. */
+export const reportWith = (report: Report, path: readonly Key[] = []): Report => (report.kind === "count" && path[0] === REST ? (asDrawn(report) ?? report) : report);
+
 /** Identities of all the records behind a part, in no order. */
-export function* planIdentities(report: Report, opened: Opened | undefined, view: Viewpoint): Plan<readonly number[]> {
+export function* planIdentities(given: Report, opened: Opened | undefined, view: Viewpoint): Plan<readonly number[]> {
+  const report = reportWith(given, opened?.path);
   const grouping = report.kind === "count" ? yield* rankTops(groupingOf(report, view)) : null;
   const past = isHistory(report) ? yield* openedItems(report, opened?.path ?? [], opened?.split, view) : null;
   const relation = new Relation(report.subject.id, past?.view ?? view);
@@ -57,7 +61,8 @@ export function* planIdentities(report: Report, opened: Opened | undefined, view
 export const defaultShowing = (report: Report): readonly (readonly string[])[] => subjects[report.subject.id].showing.map((id) => [id]);
 
 /** The records behind a figure or a part of it, or of a list; made from the same rows as the figure. */
-export function* planRecords(report: Report, ask: RecordsAsk, asked: Viewpoint): Plan<RecordsAnswer> {
+export function* planRecords(given: Report, ask: RecordsAsk, asked: Viewpoint): Plan<RecordsAnswer> {
+  const report = reportWith(given, ask.opened?.path);
   if (ask.only) return yield* recordsOf(report, ask, asked, sql`SELECT unnest(${bind(ask.only, "int[]")})`);
   const past = isHistory(report) ? yield* openedItems(report, ask.opened?.path ?? [], ask.opened?.split, asked) : null;
   if (past) return yield* recordsOf(report, ask, past.view, past.items);

@@ -1,8 +1,8 @@
-import { percentagesOf, type HistoryAnswer } from "@/core/answer";
+import { percentagesOf, type CountAnswer, type HistoryAnswer } from "@/core/answer";
 import { isDate, lastOf, pathWords, typeOf, type Field } from "@/core/catalog";
-import type { CountReport, Dress, Report } from "@/core/definition";
+import { asDrawn, MOST_DRAWN, type CountReport, type Dress, type Report } from "@/core/definition";
 import { allOfParts, topParts, type Value } from "@/core/filter";
-import { figureOf, figureSays, historyFigure, historySays } from "@/core/figure";
+import { figureOf, figureSays, historyFigure, historySays, isTooLong, type Figure } from "@/core/figure";
 import { paceOf } from "@/core/history";
 import { defaultShowing, isHistory, planEmptied, type HistoryReport, type Opened, type RecordRow } from "@/core/plan";
 import type { Viewpoint } from "@/core/sql";
@@ -24,9 +24,18 @@ export async function askFigure(em: EntityManager, desk: Desk, report: Report, d
   if (isHistory(report)) return historyShown(await answerHistory(em, report, desk.view), report, dress, view, asOf);
   const answer = await answerCount(em, report, desk.view);
   const percentages = percentagesOf(answer, dress.base, dress.decimals);
-  const figure = figureOf(answer, percentages, dress, report.shape);
+  const figure = await drawnFigure(em, desk, report, answer, dress) ?? figureOf(answer, percentages, dress, report.shape);
   const says = figureSays(answer, figure, { counted: view.catalog.countedWords(report.subject, answer.total[0].records), date: dayText(day).slice(0, -5), ...(report.compared ? { compared: report.compared } : {}) });
   return { kind: "count", answer, percentages, figure, says, asOf };
+}
+
+/** The figure of a report with more groups than can be drawn: the largest, and all others as the rest. */
+async function drawnFigure(em: EntityManager, desk: Desk, report: CountReport, answer: CountAnswer, dress: Dress): Promise<Figure | null> {
+  const groups = answer.rows.filter((row) => row.path[0]?.kind !== "none").length;
+  const drawn = isTooLong(groups, report.shape) ? asDrawn(report) : null;
+  if (!drawn) return null;
+  const cut = await answerCount(em, drawn, desk.view);
+  return figureOf(cut, percentagesOf(cut, dress.base, dress.decimals), dress, report.shape, groups - MOST_DRAWN);
 }
 
 function historyShown(answer: HistoryAnswer, report: HistoryReport, dress: Dress, view: Viewpoint, asOf: string): ShownFigure {

@@ -7,7 +7,7 @@ import { useCallback, useEffect, useMemo, useState } from "react";
 import { MenuTrigger } from "react-aria-components";
 import styled from "styled-components";
 import { numberText, type Problem } from "@/core/base";
-import { isBareCount, type CountReport, type Dress as DressOptions, type Report } from "@/core/definition";
+import { asDrawn, isBareCount, type CountReport, type Dress as DressOptions, type Report } from "@/core/definition";
 import type { Mark } from "@/core/figure";
 import { brokenParts, conditionText } from "@/core/sentence";
 import type { FilterLine, KeptDraft, OpenedPart, ShownFigure, ShownForecast, TwinLine } from "@/contract/room";
@@ -113,6 +113,7 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
   const isEmpty = shown?.kind === "count" && shown.answer.total[0].records === 0 && !isPlaceholderData;
   const isPlain = report.kind === "count" && !report.shape;
   const figure = drawn && !isPlaceholderData ? drawn.figure : null;
+  const ranked = report.kind === "count" ? asDrawn(report) : null;
   const says_ = shown && shown.kind !== "list" ? shown.says : null;
   const measure = drawn ? measureWords(drawn, report, context) : "";
   const unplaced = useMemo(() => unplacedIn(shown ?? null, dress, draft.report), [shown, dress, draft.report]);
@@ -160,7 +161,7 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
             {error && <Notice role="alert">{error.message}</Notice>}
             {isEmpty && !error && <NothingFound context={context} report={report} onChange={onChange} />}
             {figure?.poor && !asTable && <p className="poor" role="status">{figure.poor}.</p>}
-            {figure && figure.cut > 0 && report.kind === "count" && report.by.length > 0 && !report.by[0].top && <p className="poor" role="status">The table has all of them. <Button $small $look="line" onPress={() => onChange({ ...report, by: report.by.map((group, i) => (i === 0 ? { ...group, top: { count: figure.rows.length } } : group)) })}>Top {figure.rows.length}, the others as rest</Button></p>}
+            {figure && figure.cut > 0 && <p className="poor" role="status">The table has all of them. {ranked && <Button $small $look="line" onPress={() => onChange(ranked)}>Write that into the sentence</Button>}</p>}
             {isForecast && forecast && <p className="poor" role="status">{forecast.why ?? forecastWords(forecast)}</p>}
             {isWhole && <div className="draw">
               {report.kind === "count" && report.shape === "pivot" && <Places context={context} report={draft.report as CountReport} dress={dress} onChange={(next, dressed) => room.set({ report: next, dress: dressed })} />}
