@@ -4,33 +4,19 @@ import { countAnswer } from "@/core/answer";
 import type { CountReport } from "@/core/definition";
 import { planCount, planRecords } from "@/core/plan";
 import { parseSentence } from "@/core/sentence";
-import { makeWorld } from "@/demo";
-import { closeDatabase, createWorkspace, importBundle, loadViewer, migrate, newSession, runPlan, withConnection, type EntityManager } from "@/data";
-import { systemClock } from "@/server/clock";
+import { DEMO_PASSWORD, makeWorld } from "@/demo";
+import { setPasswords } from "@/server/accounts/signIn";
+import { makeReadyMade } from "@/server/library/readyMade";
+import { closeDatabase, createWorkspace, importBundle, migrate, newSession, runPlan, withConnection, type EntityManager } from "@/data";
 import { PLAIN_DRESS } from "@/core/definition";
 import { to as copyTo } from "pg-copy-streams";
 import { exportReport } from "@/server/exports/exportReport";
 import { askFigure } from "@/server/reports/room";
-import { deskOf, type Desk } from "@/server/viewer/viewpoint";
+import type { Desk } from "@/server/viewer/viewpoint";
 import { REFERENCES } from "./reference";
+import { deskFor, ms, RUNS, say, timed } from "./timed";
 
-/** Runs of each figure; all warm, after two that are thrown away. */
-const RUNS = 15;
 const END = parseInstant("2026-11-24T15:30:00Z")!;
-const say = (line: string): void => void process.stdout.write(`${line}\n`);
-
-async function timed(work: () => Promise<unknown>, runs = RUNS): Promise<{ median: number; least: number; most: number }> {
-  const times: number[] = [];
-  for (let i = 0; i < runs + 2; i += 1) {
-    const start = performance.now();
-    await work();
-    if (i >= 2) times.push(performance.now() - start);
-  }
-  times.sort((a, b) => a - b);
-  return { median: times[Math.floor(times.length / 2)], least: times[0], most: times[times.length - 1] };
-}
-
-const ms = (n: number): string => `${n.toFixed(1)} ms`;
 
 /** Questions of every kind, as the pickers make them. */
 const QUESTIONS = [
@@ -59,12 +45,9 @@ async function fill(scale: number): Promise<EntityManager> {
   const outcome = await importBundle(em, raw, { now: END });
   clearInterval(watch);
   say(`load: ${outcome.tables.items!.read} items, ${outcome.tables.moves!.read} moves in ${((performance.now() - start) / 1000).toFixed(1)} s, at most ${Math.round(peak / 1e6)} MB of memory, ${outcome.refused.length} refused (1 run, cold)`);
+  await setPasswords(em, [{ login: "ines", password: DEMO_PASSWORD }]);
+  await makeReadyMade(em, "ines");
   return em;
-}
-
-async function deskFor(em: EntityManager, login: string): Promise<Desk> {
-  const viewer = await withConnection(em, async (client) => loadViewer(client, (await client.query<{ id: number }>("SELECT id FROM people WHERE login = $1", [login])).rows[0].id));
-  return deskOf(em, viewer!, systemClock);
 }
 
 async function compare(em: EntityManager, desk: Desk): Promise<void> {

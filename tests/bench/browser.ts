@@ -1,4 +1,4 @@
-import { chromium } from "@playwright/test";
+import { chromium, type Page } from "@playwright/test";
 import { reportOf, signIn } from "../e2e/support";
 
 /** Measured in the browser, against a built application at E2E_URL. */
@@ -34,8 +34,52 @@ async function main(): Promise<void> {
   for (const letter of typed) await page.keyboard.type(letter, { delay: 90 });
   await page.waitForTimeout(400);
   const long = await page.evaluate(() => (window as unknown as { long: number[] }).long);
+  await follow(page);
+  await scrolled(page);
   say(`${long.length} long tasks over 50 ms in ${typed.length} keystrokes of the sentence${long.length ? ` (the longest ${Math.round(Math.max(...long))} ms)` : ""} (1 run, warm)`);
   await browser.close();
+}
+
+/** From the last letter of a sentence to the figure that it asks for. */
+async function follow(page: Page): Promise<void> {
+  const box = page.getByRole("combobox").or(page.locator("textarea")).first();
+  const times: number[] = [];
+  for (const field of ["team", "service", "assignee", "status", "raised by", "sprint", "project", "category"]) {
+    await box.fill(`count faults where status is open by ${field.slice(0, -1)}`);
+    await page.waitForTimeout(600);
+    await box.press("End");
+    const answered = page.waitForResponse((reply) => reply.url().endsWith("/api/room/figure") && reply.ok());
+    const start = Date.now();
+    await page.keyboard.type(field.slice(-1));
+    await answered;
+    await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))));
+    times.push(Date.now() - start);
+  }
+  say(`${median(times)} ms (${Math.min(...times)} to ${Math.max(...times)}, median of ${times.length}, warm): a figure drawn after the last letter of its sentence`);
+}
+
+/** Frames while a pivot of 200 by 50 cells is scrolled from end to end. */
+async function scrolled(page: Page): Promise<void> {
+  await page.goto(reportOf("count items by day of created for last 200 days split by assignee top 49 as pivot"));
+  const table = page.getByRole("grid").or(page.getByRole("table")).first();
+  await table.waitFor();
+  await page.waitForLoadState("networkidle");
+  const frames = await page.evaluate(async () => {
+    const pane = [...document.querySelectorAll("*")].filter((one) => one.querySelector("table, [role=grid]") && one.scrollHeight > one.clientHeight + 200 && getComputedStyle(one).overflowY !== "visible").pop()!;
+    const gaps: number[] = [];
+    let last = performance.now();
+    for (let step = 0; step <= 120; step += 1) {
+      pane.scrollTop = (pane.scrollHeight * step) / 120;
+      pane.scrollLeft = (pane.scrollWidth * (step % 40)) / 40;
+      await new Promise((next) => requestAnimationFrame(next));
+      const now = performance.now();
+      gaps.push(now - last);
+      last = now;
+    }
+    return gaps.slice(1);
+  });
+  const cells = await table.locator("td, [role=gridcell]").count();
+  say(`${median(frames).toFixed(1)} ms a frame (the longest ${Math.max(...frames).toFixed(0)} ms, ${frames.length} frames, 1 run): a pivot of 200 by 50 cells scrolled down and across (${cells} cells in the page)`);
 }
 
 main().catch((error: unknown) => {

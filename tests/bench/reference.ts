@@ -4,7 +4,7 @@
  */
 const RIGHTS = "($1::int[] IS NULL OR i.project_id = ANY($1::int[]) OR i.project_id IS NULL)";
 const ids = (table: string, test: string): string => `ANY (ARRAY(SELECT id FROM ${table} WHERE ${test}))`;
-const OPEN = `i.status_id = ${ids("statuses", "stage IN ('waiting', 'under way')")}`;
+const OPEN = "i.is_open";
 const counted = (group: string, names: string, name: string, where: string, value = "count(*)"): string =>
   `SELECT t.${name} AS k, c.n FROM (SELECT i.${group} AS g, ${value} AS n FROM items i WHERE i.deleted_at IS NULL AND ${where} AND ${RIGHTS} GROUP BY 1) c LEFT JOIN ${names} t ON t.id = c.g`;
 

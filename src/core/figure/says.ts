@@ -20,7 +20,7 @@ export function figureSays(answer: CountAnswer, figure: Figure, words: { readonl
   const said: Said[] = [{ text: `On ${words.date} ` }];
   if (measure.words === "count") said.push({ text: figure.total.words, strong: true }, { text: ` ${words.counted}` });
   else said.push({ text: `the ${measure.words} was ` }, { text: figure.total.words, strong: true }, { text: ` over ${answer.total[0].records} ${words.counted}` });
-  const largest = measure.additive && !figure.isTime ? figure.rows.filter((row) => row.value !== null).sort((a, b) => b.value! - a.value!)[0] : undefined;
+  const largest = measure.additive && !figure.isTime ? figure.rows.filter((row) => row.value !== null && row.path[row.path.length - 1] !== "r").sort((a, b) => b.value! - a.value!)[0] : undefined;
   if (largest && figure.rows.length > 1 && largest.value! > 0) said.push({ text: "; " }, { text: largest.words, strong: true }, { text: ` of them ${largest.label}` });
   const running = figure.rows.find((row) => row.soFar);
   if (running) said.push({ text: `; ${running.label} is not over` });

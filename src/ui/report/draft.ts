@@ -102,6 +102,7 @@ export function proposedName(says: string): string {
   const shapeWords = Object.values(shapes).map((shape) => shape.words).sort((a, b) => b.length - a.length).join("|");
   const words = says
     .replace(new RegExp(` as (${shapeWords})$`), "")
+    .replace(/ always (?:not set|"[^"]*"|[^\s,]+)(?:, (?:not set|"[^"]*"|[^\s,]+))*/g, "")
     .replace(/^count (?!and )(.+?) where status is open( and)?/, (_all, what: string, and?: string) => `open ${what}${and ? " where" : ""}`)
     .replace(/^count (?!and )|^list /, "");
   return (words.charAt(0).toUpperCase() + words.slice(1)).slice(0, 120);
