@@ -1,9 +1,9 @@
 import { z } from "zod";
 import type { CountAnswer, HistoryAnswer, Percentages } from "@/core/answer";
-import { DressSchema, ReportSchema, type Dress, type Report, type Tile } from "@/core/definition";
+import { DressSchema, ReportSchema, WORK_UNITS, type BurndownReport, type Dress, type Report, type Tile } from "@/core/definition";
 import type { Figure, Said } from "@/core/figure";
 import type { Value } from "@/core/filter";
-import type { Forecast } from "@/core/history";
+import type { Cause, Forecast } from "@/core/history";
 import type { Piece } from "@/core/sentence";
 import type { ShapeId } from "@/core/shapes";
 
@@ -314,6 +314,36 @@ export interface FindingLine {
   readonly picture: string | null;
   readonly owner: string;
   readonly at: string;
+}
+
+export const SprintAsk = z.object({ sprint: z.int(), unit: z.enum(WORK_UNITS), stood: z.iso.date().optional() });
+
+/** A sprint among others; days are local ones. */
+export interface SprintLine {
+  readonly id: number;
+  readonly name: string;
+  readonly team: string | null;
+  readonly teamId: number | null;
+  readonly starts: string | null;
+  readonly ends: string | null;
+  readonly stage: "ahead" | "running" | "closed";
+}
+
+interface SprintItemLine {
+  readonly key: string;
+  readonly title: string;
+  readonly amount: string | null;
+  readonly assignee: string | null;
+}
+
+/** A sprint as its room shows it: the burndown, each change of its scope and by whom, its items where they stand. */
+export interface ShownSprint {
+  readonly definition: BurndownReport;
+  readonly shown: ShownFigure & { readonly kind: "history" };
+  readonly ledger: readonly { readonly at: number; readonly key: string; readonly title: string; readonly cause: Cause; readonly amount: string; readonly by: string | null }[];
+  readonly finished: readonly SprintItemLine[];
+  readonly open: readonly SprintItemLine[];
+  readonly out: readonly SprintItemLine[];
 }
 
 /** When it may be done, in words and as a fan. */

@@ -21,6 +21,7 @@ import { dropMailing, listMailings, saveMailing, sendSoon } from "./mail/mailing
 import { answerWorkings } from "./reports/answerReport";
 import { compareWith, quickLook } from "./reports/compare";
 import { askForecast } from "./reports/forecast";
+import { askSprint } from "./sprints/sprintRoom";
 import { listMails, mailAddress } from "./mail/mailRoom";
 import { dropDayNote, keepFinding, listDayNotes, listFindings, listNotices, noticeSeen, saveDayNote } from "./reports/notes";
 import { noteUnplaced } from "./reports/placed";
@@ -86,6 +87,13 @@ export const acts = {
       const report = checked(definition, desk);
       if (report.kind !== "burndown") throw new Refused([{ code: "forecast.kind", message: "Only a burndown has a forecast." }]);
       return askForecast(em, desk, report);
+    },
+  }),
+  sprint: act({
+    asks: contract.SprintAsk,
+    run: async ({ em, desk }, { sprint, unit, stood }) => {
+      if (!desk.view.catalog.names.find("sprint", sprint)) throw new Refused([NONE], 404);
+      return askSprint(em, desk, sprint, unit, stood);
     },
   }),
   tile: act({

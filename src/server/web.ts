@@ -17,6 +17,7 @@ export { listNotices } from "./reports/notes";
 export { find } from "./library/find";
 export * from "./dashboards/dashboards";
 export { loadItem } from "./items/itemPage";
+export { firstSprint, listSprints } from "./sprints/sprintRoom";
 export { listFilters } from "./library/filters";
 export { loadDraft } from "./library/drafts";
 export { listBin, mayBuild } from "./library/kept";

@@ -15,7 +15,7 @@ const PAGES = [
   ["month calendar", reportOf("count faults where created during last 3 months by day of created as month calendar")], ["several pies", reportOf("count faults where status is open by team split by priority as several pies")],
   ["level", reportOf("level of faults where status is open at month ends for last 12 months split by priority as area")], ["bridge", reportOf("bridge of faults where status is open from 2026-10-01 to 2026-11-01 as waterfall")],
   ["burndown", reportOf("burndown of sprint current in points as planks")], ["bubbles", reportOf("count and average age in days and median age in days of faults where status is open by team as bubbles")],
-  ["grouped list", reportOf("list faults where status is open grouped by team showing key, title, age as list")], ["mailings", "/mailings"], ["saved filters", "/reports?shelf=filters"], ["print settings", "/settings/print"],
+  ["grouped list", reportOf("list faults where status is open grouped by team showing key, title, age as list")], ["a sprint", "/sprints"], ["mailings", "/mailings"], ["saved filters", "/reports?shelf=filters"], ["print settings", "/settings/print"],
   ["item", "/items/D100"], ["people", "/settings/people"], ["imports", "/settings/imports"],
 ] as const;
 

@@ -9,8 +9,8 @@ export interface WorkDay {
 export interface Forecast {
   /** Working days from now until 50, 85 and 95 % of the runs are done; null where they are not within two years. */
   readonly days: { readonly p50: number | null; readonly p85: number | null; readonly p95: number | null };
-  /** For each working day ahead, what remains in half of the runs, and in the better and worse of 85 and 95 %. */
-  readonly fan: readonly { readonly day: number; readonly p5: number; readonly p15: number; readonly p50: number; readonly p85: number; readonly p95: number }[];
+  /** For each working day ahead, what remains in half of the runs, and in the better and worse of 85 and 95 %; and the share of runs that are done by its end. */
+  readonly fan: readonly { readonly day: number; readonly p5: number; readonly p15: number; readonly p50: number; readonly p85: number; readonly p95: number; readonly done: number }[];
   readonly runs: number;
   readonly rests: number;
 }
@@ -65,14 +65,14 @@ export function forecastOf(remaining: string, days: readonly WorkDay[], seed: nu
     return Number.isFinite(day) ? day : null;
   };
   const found = { p50: at(0.5), p85: at(0.85), p95: at(0.95) };
-  return { days: found, fan: fanOf(paths, from, found.p95 ?? found.p85 ?? found.p50 ?? 60), runs, rests: known.length };
+  return { days: found, fan: fanOf(paths, ends, from, found.p95 ?? found.p85 ?? found.p50 ?? 60), runs, rests: known.length };
 }
 
-function fanOf(paths: readonly (readonly number[])[], from: number, last: number): Forecast["fan"] {
+function fanOf(paths: readonly (readonly number[])[], ends: readonly number[], from: number, last: number): Forecast["fan"] {
   const length = Math.min(last, FARTHEST);
-  return [{ day: 0, p5: from, p15: from, p50: from, p85: from, p95: from }, ...Array.from({ length }, (_, i) => {
+  return [{ day: 0, p5: from, p15: from, p50: from, p85: from, p95: from, done: from > 0 ? 0 : 1 }, ...Array.from({ length }, (_, i) => {
     const left = paths.map((path) => path[i] ?? 0).sort((a, b) => a - b);
     const at = (share: number) => left[Math.min(left.length - 1, Math.floor(share * left.length))];
-    return { day: i + 1, p5: at(0.05), p15: at(0.15), p50: at(0.5), p85: at(0.85), p95: at(0.95) };
+    return { day: i + 1, p5: at(0.05), p15: at(0.15), p50: at(0.5), p85: at(0.85), p95: at(0.95), done: ends.filter((end) => end <= i + 1).length / ends.length };
   })];
 }

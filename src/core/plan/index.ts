@@ -12,3 +12,4 @@ export { currentSprint, planBurndown, planVelocity, type BurndownParts, type Vel
 export { isHistory, type HistoryReport } from "./openedItems";
 export { planCompare, planEmptied, planValueCounts, type Compared, type Other, type ValueCounts } from "./planCompare";
 export { planExport, type ExportQuery } from "./planExport";
+export { planSprint, type ScopeChange, type SprintItem, type SprintParts } from "./planSprint";

@@ -25,7 +25,8 @@ export interface VelocityParts {
   readonly sprints: readonly { readonly id: number; readonly name: string; readonly closed: Instant; readonly committed: string; readonly finished: string }[];
 }
 
-const AMOUNTS: Readonly<Record<WorkUnit, Fragment>> = { count: sql`1`, points: sql`s.points`, "remaining estimate": sql`s.remaining_minutes` };
+/** What a state weighs in each unit. */
+export const AMOUNTS: Readonly<Record<WorkUnit, Fragment>> = { count: sql`1`, points: sql`s.points`, "remaining estimate": sql`s.remaining_minutes` };
 const micros = (at: Fragment): Fragment => sql`CASE WHEN ${at} = 'infinity' THEN NULL ELSE (extract(epoch FROM ${at}) * 1000000)::bigint END`;
 
 interface Scope {

@@ -16,18 +16,20 @@ import { answerCount, answerHistory, answerRecords, viewOf } from "./answerRepor
 export async function askFigure(em: EntityManager, desk: Desk, report: Report, dress: Dress, rows = 100): Promise<ShownFigure> {
   const view = viewOf(report, desk.view);
   const day = localDay(view.now, view.calendar.zone);
-  const asOf = view.past && report.stood ? `${longDayText(day)}, as it stood` : clockText(view.now, view.calendar.zone);
+  const asOf = asOfWords(report, view);
   if (report.kind === "list") {
     const records = await askRecords(em, desk, report, { showing: report.showing.length ? report.showing : defaultShowing(report), sorts: report.sorts, offset: 0, limit: rows });
     return { kind: "list", records, asOf };
   }
-  if (isHistory(report)) return historyShown(await answerHistory(em, report, desk.view), report, dress, view, asOf);
+  if (isHistory(report)) return historyShown(await answerHistory(em, report, desk.view), report, dress, view);
   const answer = await answerCount(em, report, desk.view);
   const percentages = percentagesOf(answer, dress.base, dress.decimals);
   const figure = await drawnFigure(em, desk, report, answer, dress) ?? figureOf(answer, percentages, dress, report.shape);
   const says = figureSays(answer, figure, { counted: view.catalog.countedWords(report.subject, answer.total[0].records), date: dayText(day).slice(0, -5), ...(report.compared ? { compared: report.compared } : {}) });
   return { kind: "count", answer, percentages, figure, says, asOf };
 }
+
+const asOfWords = (report: Report, view: Viewpoint): string => (view.past && report.stood ? `${longDayText(localDay(view.now, view.calendar.zone))}, as it stood` : clockText(view.now, view.calendar.zone));
 
 /** The figure of a report with more groups than can be drawn: the largest, and all others as the rest. */
 async function drawnFigure(em: EntityManager, desk: Desk, report: CountReport, answer: CountAnswer, dress: Dress): Promise<Figure | null> {
@@ -38,10 +40,10 @@ async function drawnFigure(em: EntityManager, desk: Desk, report: CountReport, a
   return figureOf(cut, percentagesOf(cut, dress.base, dress.decimals), dress, report.shape, groups - MOST_DRAWN);
 }
 
-function historyShown(answer: HistoryAnswer, report: HistoryReport, dress: Dress, view: Viewpoint, asOf: string): ShownFigure {
+export function historyShown(answer: HistoryAnswer, report: HistoryReport, dress: Dress, view: Viewpoint): ShownFigure & { readonly kind: "history" } {
   const words = view.catalog.subjectWords(report.subject);
   const pace = answer.kind === "burndown" && answer.burndown ? { pace: paceShown(answer, view) } : {};
-  return { kind: "history", answer, figure: historyFigure(answer, dress), says: historySays(answer, words, view.calendar), asOf, ...pace };
+  return { kind: "history", answer, figure: historyFigure(answer, dress), says: historySays(answer, words, view.calendar), asOf: asOfWords(report, view), ...pace };
 }
 
 /** The guide lines of a burndown, and the local days under it with those that are not worked named. */

@@ -4,12 +4,11 @@ import { valueWords } from "@/core/figure";
 import type { Forecast } from "@/core/history";
 import type { ShownPace } from "@/contract/room";
 import { opens, ticksTo, type Drawn } from "./drawing";
+import { plankScale } from "./plankScale";
 
 const WIDTH = 860;
 const HEIGHT = 330;
 const LEFT = 46;
-/** Days off are drawn narrow. */
-const OFF = 0.36;
 
 export interface PlanksProps {
   readonly answer: BurndownAnswer;
@@ -24,16 +23,7 @@ export function Planks({ answer, pace, drawn, mode, forecast }: PlanksProps) {
   const { burndown, span } = answer;
   if (!burndown || !span) return null;
   const ahead = forecast ? forecast.days.filter((day) => !pace.days.some((known) => known.day === day)).slice(0, 15) : [];
-  const weights = [...pace.days.map((day) => (day.works ? 1 : OFF)), ...ahead.map(() => 1)];
-  const whole = weights.reduce((sum, weight) => sum + weight, 0);
-  const room = WIDTH - LEFT - 24;
-  const lefts = weights.map((_, i) => LEFT + (room * weights.slice(0, i).reduce((sum, weight) => sum + weight, 0)) / whole);
-  const widthOf = (i: number) => (room * weights[i]) / whole;
-  const x = (t: number) => {
-    const i = pace.days.findIndex((day) => t < day.end);
-    if (i < 0) return lefts[pace.days.length - 1] + widthOf(pace.days.length - 1);
-    return lefts[i] + (widthOf(i) * Math.max(0, t - pace.days[i].start)) / (pace.days[i].end - pace.days[i].start);
-  };
+  const { lefts, widthOf, x, dayX } = plankScale(pace.days, ahead, LEFT, WIDTH - 24);
   const most = Math.max(Number(burndown.committed), ...burndown.steps.map((step) => Number(step.remaining)), 1);
   const ticks = ticksTo(most);
   const y = (value: number) => 30 + (HEIGHT - 30) * (1 - value / ticks[ticks.length - 1]);
@@ -50,11 +40,6 @@ export function Planks({ answer, pace, drawn, mode, forecast }: PlanksProps) {
   const told = (value: string) => valueWords(value, unit, drawn.dress);
   const paceNow = guide.reduce((best, point) => (point.t <= burndown.until ? Number(point.pace) : best), Number(burndown.committed));
   const behind = level - paceNow;
-  const dayX = (day: string) => {
-    const known = pace.days.findIndex((one) => one.day === day);
-    const i = known >= 0 ? known : pace.days.length + ahead.indexOf(day);
-    return i < pace.days.length + ahead.length && (known >= 0 || ahead.includes(day)) ? lefts[i] + widthOf(i) : null;
-  };
   const fan = forecast?.forecast.fan.map((point) => ({ ...point, x: dayX(forecast.days[point.day]) })).filter((point) => point.x !== null) ?? [];
   const band = (low: "p5" | "p15" | "p50", high: "p50" | "p85" | "p95") => [...fan.map((point) => `${point.x} ${y(point[high])}`), ...[...fan].reverse().map((point) => `${point.x} ${y(point[low])}`)].join(" L");
   return (

@@ -1,4 +1,6 @@
 export { Chart, type ChartProps, type Drawable } from "./Chart";
 export { FigureTable } from "./FigureTable";
+export { BurnUp } from "./BurnUp";
+export { Fan } from "./Fan";
 export { markId, fill, type Drawn } from "./drawing";
 export type { DayFlag } from "./Lines";

@@ -1,16 +1,16 @@
 "use client";
-import { GripVertical, Mail, Pin, PinOff, Plus, Redo2, RefreshCw, Trash2, Undo2, Users, X } from "lucide-react";
+import { GripVertical, Mail, Pin, PinOff, Plus, Redo2, RefreshCw, Trash2, Undo2, Users } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from "react";
 import { GridLayout, verticalCompactor, type Layout } from "react-grid-layout";
 import styled from "styled-components";
 import { COLUMNS, type Tile } from "@/core/definition";
-import { subjects, type Thing } from "@/core/catalog";
+import type { Thing } from "@/core/catalog";
 import type { KeptDashboard } from "@/contract/room";
 import type { Mark } from "@/core/figure";
 import { ask, AskProblem, Button, Dialog, Empty, Field, Mast, Page, Purpose, tell, Title } from "../kit";
 import { Mailing, Sharing } from "../handing";
-import { FigureBody, RecordsTable } from "../report";
+import { FigureBody, OpenedRecords, partOf, PartRecords } from "../report";
 import { movedUp, settleTiles, tileAfterKey } from "./layout";
 import { TileBody, type TileAnswer } from "./TileBody";
 
@@ -46,11 +46,6 @@ const Bar = styled.header`
 `;
 const Tray = styled.aside`background: var(--mallow); width: 280px; flex: none; padding: 14px 16px; overflow: auto; max-height: calc(100vh - 60px); position: sticky; top: 60px; h2 { font: 560 22px/28px var(--serif); margin-bottom: 8px; } li { margin-top: 4px; } li button { display: flex; width: 100%; gap: 8px; align-items: center; background: var(--salt); padding: 8px 10px; font-weight: 600; } li button:hover { background: var(--mallow-2); } li svg { color: var(--plum); flex: none; } @media (max-width: 900px) { width: 100%; position: static; max-height: none; }`;
 const Foot = styled.p`background: var(--spine); color: var(--on-spine); padding: 9px 32px; position: sticky; bottom: 0; z-index: 9; b { font-weight: 650; } span { margin-right: 20px; }`;
-const Opened = styled.section`position: fixed; left: 76px; right: 0; bottom: 0; height: 320px; background: var(--tide); z-index: 12; display: flex; flex-direction: column; box-shadow: var(--shade); padding: 8px 22px 0; .top { display: flex; align-items: center; gap: 10px; height: 36px; flex: none; } .top i { width: 13px; height: 13px; background: var(--brass); } @media (max-width: 700px) { left: 0; bottom: 64px; }`;
-
-/** Columns of the records of a tile: those of its list, else the usual ones. */
-const columnsOf = ({ definition }: TileAnswer) => (definition.kind === "list" && definition.showing.length ? definition.showing : subjects[definition.subject.id].showing.map((id) => [id]));
-
 export function Board({ board, reports, people, teams, mayBuild }: { board: KeptDashboard; reports: readonly ReportName[]; people: readonly Thing[]; teams: readonly Thing[]; mayBuild: boolean }) {
   const [saved, setSaved] = useState<Arranged & { version: number }>({ name: board.name, purpose: board.purpose, tiles: board.tiles, version: board.version });
   const [arranging, setArranging] = useState(false);
@@ -80,8 +75,7 @@ export function Board({ board, reports, people, teams, mayBuild }: { board: Kept
     await ask("/api/room/pin", { kind: "dashboard", id: board.id, pinned: !pinned }).then(() => setPinned(!pinned), (error: Error) => tell(error.message));
     router.refresh();
   };
-  const key = opened?.mark;
-  const part = key && (key.path.length || key.split !== undefined) ? { path: [...key.path], ...(key.split === undefined ? {} : { split: key.split }) } : undefined;
+  const part = partOf(opened?.mark ?? null);
   return (
     <Page>
       <Mast>
@@ -96,12 +90,7 @@ export function Board({ board, reports, people, teams, mayBuild }: { board: Kept
         </div>
       </Mast>
       {saved.tiles.length === 0 ? <Empty says="This dashboard has no tiles yet. A tile shows a saved report.">{board.mayChange && <Button $look="solid" onPress={() => setArranging(true)}>Arrange it</Button>}</Empty> : <Grid tiles={saved.tiles} render={(tile) => <TileBody report={tile.report} onOpen={open} onExpand={setExpanded} stamp={stamp} />} />}
-      {opened && (
-        <Opened aria-label="Records">
-          <div className="top"><i aria-hidden /><b style={{ fontWeight: 650 }}>{opened.answer.dress.title ?? opened.answer.name}{part ? `: ${opened.mark!.label}` : ""}</b><span style={{ marginLeft: "auto" }} /><Button $small $icon aria-label="Close the records" autoFocus onPress={() => setOpened(null)}><X aria-hidden /></Button></div>
-          <div style={{ background: "var(--tide-2)", flex: 1, minHeight: 0, display: "flex" }}><TileRecords answer={opened.answer} part={part} /></div>
-        </Opened>
-      )}
+      {opened && <OpenedRecords title={`${opened.answer.dress.title ?? opened.answer.name}${part ? `: ${opened.mark!.label}` : ""}`} report={opened.answer.definition} part={part} onClose={() => setOpened(null)} />}
       <Sharing kind="dashboard" id={board.id} name={saved.name} people={people} teams={teams} mayChange={board.mayChange} isOpen={hands === "share"} onClose={() => setHands(null)} />
       {hands === "mail" && <Mailing kind="dashboard" target={board.id} name={saved.name} people={people} teams={teams} isOpen onClose={() => setHands(null)} />}
       <Dialog title={expanded?.dress.title ?? expanded?.name ?? ""} isOpen={expanded !== null} onOpenChange={(isOpen) => !isOpen && setExpanded(null)}>
@@ -111,15 +100,10 @@ export function Board({ board, reports, people, teams, mayBuild }: { board: Kept
   );
 }
 
-function TileRecords({ answer, part }: { answer: TileAnswer; part: { path: string[]; split?: string } | undefined }) {
-  const [sorts, setSorts] = useState(answer.definition.kind === "list" ? answer.definition.sorts : []);
-  return <RecordsTable report={answer.definition} {...(part ? { opened: part } : {})} showing={columnsOf(answer)} sorts={sorts} onSort={setSorts} />;
-}
-
 /** A tile at full size: its figure with its table, or its rows. */
 function Enlarged({ answer, onOpen }: { answer: TileAnswer; onOpen: (mark: Mark) => void }) {
   const { shown, definition, dress, name } = answer;
-  if (shown.kind === "list") return <div style={{ height: 380, display: "flex" }}><TileRecords answer={answer} part={undefined} /></div>;
+  if (shown.kind === "list") return <div style={{ height: 380, display: "flex" }}><PartRecords report={definition} part={undefined} /></div>;
   return <FigureBody shown={shown} report={definition} dress={dress} measure="in all" title={name} opened={null} onOpen={onOpen} asTable={shown.kind === "count"} />;
 }
 

@@ -2,6 +2,8 @@ export { ReportRoom } from "./ReportRoom";
 export { Sketch } from "./Sketch";
 export { FilterUses } from "./SaveFilter";
 export { RecordsTable } from "./RecordsTable";
+export { OpenedRecords, PartRecords } from "./OpenedRecords";
+export { partOf } from "./Drawer";
 export { Choose } from "./pickers";
 export { FigureBody, measureWords, saidWords, Says } from "./FigurePane";
 export { WorkingsBody } from "./Workings";

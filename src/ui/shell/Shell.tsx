@@ -1,5 +1,5 @@
 "use client";
-import { Funnel, Keyboard, LayoutDashboard, LogOut, Mail, Moon, PanelLeftOpen, Pin, ScrollText, Search, SlidersHorizontal, Sun } from "lucide-react";
+import { Funnel, Keyboard, LayoutDashboard, LogOut, Mail, Moon, PanelLeftOpen, Pin, ScrollText, Search, SlidersHorizontal, Sun, Waves } from "lucide-react";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useEffect, useState, type ReactNode } from "react";
@@ -79,6 +79,7 @@ export function Shell({ viewer, workspace, pins, children }: ShellProps) {
         <Button className="quick" aria-label="Say or find (Ctrl K)" onPress={() => setOpen(true)}><Search size={16} aria-hidden />{wide && <><span>Say or find</span><kbd>Ctrl K</kbd></>}</Button>
         {room("/dashboards", "Dashboards", <LayoutDashboard aria-hidden />)}
         {room("/reports", "Reports", <ScrollText aria-hidden />)}
+        {room("/sprints", "Sprints", <Waves aria-hidden />)}
         {room("/mailings", "Mailings", <Mail aria-hidden />)}
         {wide && pins.length > 0 && <div className="head">Your pins</div>}
         {wide && <div className="pins">{pins.map((pin) => <Link key={pin.kind + pin.id} className="pin" href={pinHref(pin)}>{pin.name}</Link>)}</div>}

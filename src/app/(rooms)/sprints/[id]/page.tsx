@@ -1,0 +1,24 @@
+import { notFound } from "next/navigation";
+import { listSprints } from "@/server/web";
+import { SprintRoom } from "@/ui/sprints";
+import { roomFacts } from "../../../room";
+import { signedIn } from "../../../session";
+
+interface Props {
+  readonly params: Promise<{ id: string }>;
+}
+
+const find = async ({ params }: Props) => {
+  const { id } = await params;
+  const { desk } = await signedIn();
+  const sprints = listSprints(desk);
+  return { desk, sprints, sprint: sprints.find((one) => String(one.id) === id) };
+};
+
+export const generateMetadata = async (props: Props) => ({ title: (await find(props)).sprint?.name ?? "Sprint" });
+
+export default async function SprintPage(props: Props) {
+  const { desk, sprints, sprint } = await find(props);
+  if (!sprint) notFound();
+  return <SprintRoom key={sprint.id} facts={roomFacts(desk)} sprint={sprint} sprints={sprints} />;
+}

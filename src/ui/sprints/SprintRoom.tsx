@@ -1,0 +1,117 @@
+"use client";
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { ChevronLeft, ChevronRight, ScrollText } from "lucide-react";
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import { useEffect, useState } from "react";
+import { type LevelReport, PLAIN_DRESS, type Report, type VelocityReport, type WorkUnit } from "@/core/definition";
+import { valueWords, type Mark } from "@/core/figure";
+import { printReport } from "@/core/sentence";
+import { dayText, daysText } from "@/core/time";
+import type { ShownFigure, ShownSprint, SprintLine } from "@/contract/room";
+import { BurnUp } from "../charts";
+import { ask, Button, Checkbox, Choice, Empty, Mast, Page, Purpose, Title, Waiting } from "../kit";
+import { contextOf, FigureBody, OpenedRecords, partOf, saidWords, Says, type RoomFacts } from "../report";
+import { Forecast, useForecast } from "./Forecast";
+import { Ledger } from "./Ledger";
+import { Lists } from "./Lists";
+import { Grounds, Leaves } from "./sprintStyle";
+import { cumulativeFlow } from "./sprintReports";
+
+const LEAVES = { burndown: "Burndown", burnup: "Burn-up", flow: "Cumulative flow", velocity: "Velocity" } as const;
+type Leaf = keyof typeof LEAVES;
+const UNITS: readonly (readonly [WorkUnit, string])[] = [["points", "points"], ["count", "items"], ["remaining estimate", "remaining estimate"]];
+const UNIT_KEY = "gt_sprint_unit";
+
+interface SprintRoomProps {
+  readonly facts: RoomFacts;
+  readonly sprint: SprintLine;
+  readonly sprints: readonly SprintLine[];
+}
+
+/** One sprint: how its work burns down, what came into it and by whom, where its items stand, and when it may be done. */
+export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
+  const router = useRouter();
+  const [unit, setUnit] = useState<WorkUnit>("points");
+  const [leaf, setLeaf] = useState<Leaf>("burndown");
+  const [onWorkingDays, setOnWorkingDays] = useState(true);
+  const [stood, setStood] = useState("");
+  const [without, setWithout] = useState<readonly number[]>([]);
+  const [opened, setOpened] = useState<{ report: Report; mark: Mark | null; title: string; path?: readonly string[] } | null>(null);
+  useEffect(() => {
+    const kept = localStorage.getItem(UNIT_KEY);
+    if (UNITS.some(([id]) => id === kept)) setUnit(kept as WorkUnit);
+  }, []);
+  const choose = (next: WorkUnit) => {
+    localStorage.setItem(UNIT_KEY, next);
+    setUnit(next);
+  };
+  const { data, error } = useQuery({ queryKey: ["sprint", sprint.id, unit, stood], queryFn: ({ signal }) => ask<ShownSprint>("/api/room/sprint", { sprint: sprint.id, unit, ...(stood ? { stood } : {}) }, signal), placeholderData: keepPreviousData });
+  const forecast = useForecast(data?.definition ?? null, sprint.stage === "running" && !stood);
+  const context = contextOf(facts);
+  const team = sprints.filter((one) => one.teamId === sprint.teamId);
+  const place = team.findIndex((one) => one.id === sprint.id);
+  const teams = [...new Map(sprints.map((one) => [one.teamId, one.team ?? "no team"])).entries()];
+  const go = (to: SprintLine | undefined) => to && router.push(`/sprints/${to.id}`);
+  const reports: Record<Exclude<Leaf, "burndown" | "burnup">, Report> = {
+    flow: cumulativeFlow(sprint, facts.now, context, without),
+    velocity: { kind: "velocity", subject: { id: "items" }, team: sprint.teamId, unit, last: 9, shape: "columns" } satisfies VelocityReport,
+  };
+  const shownReport = leaf === "flow" || leaf === "velocity" ? reports[leaf] : data?.definition;
+  const open = (report: Report, mark: Mark | null, title: string) => setOpened({ report, mark, title });
+  const answer = data?.shown.answer.kind === "burndown" ? data.shown.answer : null;
+  const words = (amount: string | null) => (amount === null ? "–" : valueWords(amount, unit === "remaining estimate" ? "minutes" : null));
+  return (
+    <Page>
+      <Mast>
+        <Title>{sprint.name}</Title>
+        <Purpose>{[sprint.team, sprint.starts && sprint.ends ? daysText(sprint.starts, sprint.ends) : "without dates", stood ? `as it stood on ${dayText(stood)}` : sprint.stage].filter(Boolean).join(", ")}</Purpose>
+        <div className="acts">
+          <Button $icon aria-label="The sprint before" isDisabled={!team[place + 1]} onPress={() => go(team[place + 1])}><ChevronLeft aria-hidden /></Button>
+          <Choice hideLabel label="Sprint" value={String(sprint.id)} options={team.map((one) => [String(one.id), one.name] as const)} onChange={(id) => go(team.find((one) => String(one.id) === id))} />
+          <Button $icon aria-label="The sprint after" isDisabled={place < 1} onPress={() => go(team[place - 1])}><ChevronRight aria-hidden /></Button>
+          {teams.length > 1 && <Choice hideLabel label="Team" value={String(sprint.teamId)} options={teams.map(([id, name]) => [String(id), name] as const)} onChange={(id) => go(sprints.find((one) => String(one.teamId) === id && one.stage === sprint.stage) ?? sprints.find((one) => String(one.teamId) === id))} />}
+        </div>
+      </Mast>
+      <Leaves><div role="tablist" aria-label="What is drawn">{(Object.keys(LEAVES) as Leaf[]).map((id) => <button key={id} role="tab" id={`leaf-${id}`} aria-controls="sprint-figure" aria-selected={leaf === id} tabIndex={leaf === id ? 0 : -1} onClick={() => setLeaf(id)} onKeyDown={(event) => { const ids = Object.keys(LEAVES) as Leaf[]; const by = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0; if (by) { const next = ids[(ids.indexOf(id) + by + ids.length) % ids.length]; setLeaf(next); document.getElementById(`leaf-${next}`)?.focus(); } }}>{LEAVES[id]}</button>)}</div>
+        <div className="acts">
+          <Choice hideLabel label="Counted in" value={unit} options={UNITS} onChange={choose} />
+          <label style={{ display: "flex", gap: 6, alignItems: "center", color: "var(--ink-2)" }}>As it stood on <input type="date" value={stood} min={sprint.starts ?? undefined} max={sprint.ends ?? undefined} onChange={(event) => setStood(event.target.value)} style={{ background: "none", border: 0, borderBottom: "2px solid var(--plum)", font: "inherit", color: "var(--ink)", height: 30 }} /></label>
+          {shownReport && <Link href={`/reports/new?s=${encodeURIComponent(printReport(shownReport, context.catalog))}`} style={{ display: "inline-flex", gap: 6, alignItems: "center", color: "var(--plum)", fontWeight: 600 }}><ScrollText size={16} aria-hidden />As a report</Link>}
+        </div>
+      </Leaves>
+      <Grounds>
+        <section className="figure" id="sprint-figure" role="tabpanel" aria-labelledby={`leaf-${leaf}`}>
+          {error && !data ? <Empty says={error.message} /> : !data ? <Waiting>Counting …</Waiting> : leaf === "burndown" || leaf === "burnup" ? (
+            <>
+              <Says>{saidWords(data.shown.says)}</Says>
+              {answer?.burndown && leaf === "burndown" && <Checkbox isSelected={onWorkingDays} onChange={setOnWorkingDays}>Pace over working days only</Checkbox>}
+              {answer?.burndown && data.shown.pace && (leaf === "burndown"
+                ? <div aria-label="Figure" role="group" style={{ display: "flex", flex: 1 }}><FigureBody shown={data.shown} report={data.definition} dress={PLAIN_DRESS} measure="" title={`Burndown of ${sprint.name}`} opened={null} onOpen={(mark) => open(data.definition, mark, mark.label)} asTable={false} pace={onWorkingDays ? "working" : "clock"} /></div>
+                : <BurnUp answer={answer} pace={data.shown.pace} drawn={{ onOpen: () => undefined, opened: null, label: `Burn-up of ${sprint.name}`, dress: PLAIN_DRESS }} forecast={forecast?.forecast ? { forecast: forecast.forecast, days: forecast.days } : null} />)}
+              {!answer?.burndown && <Empty says={sprint.starts ? "There is nothing to draw before it begins." : "Its dates are missing: a sprint needs a start and an end before anything can burn down."} />}
+            </>
+          ) : <OtherFigure report={reports[leaf]} title={`${LEAVES[leaf]} of ${leaf === "velocity" ? (sprint.team ?? "the team") : sprint.name}`} onOpen={(mark) => open(reports[leaf], mark, mark.label)} />}
+          {leaf === "flow" && <LeftOut context={context} team={reports.flow as LevelReport} without={without} onWithout={setWithout} />}
+        </section>
+        {data && <Ledger sprint={data} words={words} zone={facts.calendar.zone} />}
+      </Grounds>
+      {data && <Lists sprint={data} words={words} unit={unit} onAll={(path, title) => setOpened({ report: data.definition, mark: null, title, path: [path] })}><Forecast answer={answer} pace={data.shown.pace ?? null} forecast={forecast} planned={sprint.ends} running={sprint.stage === "running" && !stood} /></Lists>}
+      {opened && <OpenedRecords key={opened.title} title={opened.title} report={opened.report} part={opened.path ? { path: [...opened.path] } : partOf(opened.mark)} onClose={() => setOpened(null)} />}
+    </Page>
+  );
+}
+
+/** Statuses that the flow leaves out. */
+function LeftOut({ context, team, without, onWithout }: { context: ReturnType<typeof contextOf>; team: LevelReport; without: readonly number[]; onWithout: (ids: readonly number[]) => void }) {
+  const { data } = useQuery({ queryKey: ["figure", { ...team, split: { field: ["status"] } }], queryFn: ({ signal }) => ask<ShownFigure>("/api/room/figure", { definition: { ...team, split: { field: ["status"] } }, dress: PLAIN_DRESS }, signal) });
+  const keys = data?.kind === "history" && data.answer.kind === "level" ? data.answer.split.map((head) => Number(head.key.slice(1))).filter(Number.isFinite) : [];
+  return <fieldset aria-label="Statuses in the flow" style={{ border: 0, padding: 0, display: "flex", gap: "2px 14px", flexWrap: "wrap" }}>{keys.map((id) => <Checkbox key={id} isSelected={!without.includes(id)} onChange={(on) => onWithout(on ? without.filter((one) => one !== id) : [...without, id])}>{context.catalog.names.find("status", id)?.label ?? String(id)}</Checkbox>)}</fieldset>;
+}
+
+function OtherFigure({ report, title, onOpen }: { report: Report; title: string; onOpen: (mark: Mark) => void }) {
+  const { data, error } = useQuery({ queryKey: ["figure", report], queryFn: ({ signal }) => ask<ShownFigure>("/api/room/figure", { definition: report, dress: PLAIN_DRESS }, signal), placeholderData: keepPreviousData });
+  if (error && !data) return <Empty says={error.message} />;
+  if (!data || data.kind === "list") return <Waiting>Counting …</Waiting>;
+  return <><Says>{saidWords(data.says)}</Says><div aria-label="Figure" role="group" style={{ display: "flex", flexDirection: "column", flex: 1, minHeight: 0 }}><FigureBody shown={data} report={report} dress={PLAIN_DRESS} measure="" title={title} opened={null} onOpen={onOpen} asTable={false} /></div></>;
+}

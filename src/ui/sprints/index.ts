@@ -1,0 +1,2 @@
+export { SprintRoom } from "./SprintRoom";
+export { NoSprints } from "./NoSprints";

@@ -1,0 +1,40 @@
+import { expect, test } from "@playwright/test";
+import { signIn } from "./support";
+
+test("somebody sees whether the running sprint will make it, and what came into the one before", async ({ page }) => {
+  await signIn(page, "aoife");
+  await page.getByRole("link", { name: "Sprints" }).click();
+  await page.waitForURL(/\/sprints\/\d+$/);
+  const ledger = page.getByRole("complementary", { name: "Scope ledger" });
+  await expect(ledger.getByText(/^left at/)).toBeVisible();
+  await expect(page.getByRole("region", { name: "When will it be done?" })).toContainText(/run|A likelihood needs/);
+  const numbers = (await ledger.getByRole("definition").allTextContents()).map((text) => Number(text.replace(/[\u202f ]/g, "").replace("−", "-")));
+  expect(numbers.slice(0, -1).reduce((sum, n) => sum + n, 0)).toBe(numbers[numbers.length - 1]);
+  const name = await page.getByRole("heading", { level: 1 }).textContent();
+  await page.getByRole("button", { name: "The sprint before" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).not.toHaveText(name!);
+  await expect(ledger.getByText("left when it was closed")).toBeVisible();
+  await expect(page.getByText("Only a sprint that is running has a likelihood.")).toBeVisible();
+});
+
+test("the unit is remembered, a list opens its records, and leaves go by keys", async ({ page }) => {
+  await signIn(page, "aoife");
+  await page.goto("/sprints");
+  await page.getByLabel("Counted in").selectOption("count");
+  const open = page.getByRole("region", { name: "Still open" });
+  await expect(open).toContainText(/\d+ items?/);
+  const count = Number(/(\d+) items?/.exec((await open.textContent())!)![1]);
+  await open.getByRole("button", { name: /more|Open them/ }).click();
+  await expect(page.getByRole("region", { name: "Records" }).getByRole("row")).toHaveCount(count + 1);
+  await page.getByRole("button", { name: "Close the records" }).click();
+  await page.reload();
+  await expect(page.getByLabel("Counted in")).toHaveValue("count");
+  await page.getByRole("tab", { name: "Burndown" }).focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByRole("img", { name: /^Burn-up of/ })).toBeVisible();
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByRole("tab", { name: "Cumulative flow" })).toHaveAttribute("aria-selected", "true");
+  await expect(page.getByRole("group", { name: "Statuses in the flow" }).getByRole("checkbox").first()).toBeVisible();
+  await page.getByRole("link", { name: "As a report" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(/^level of items where sprint is .* split by status as area$/);
+});
