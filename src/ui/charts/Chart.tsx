@@ -11,7 +11,7 @@ import type { Drawn } from "./drawing";
 import { Gauge } from "./Gauge";
 import { HeatMap } from "./HeatMap";
 import { LegendTable } from "./LegendTable";
-import { Lines, type DayFlag } from "./Lines";
+import { Lines, type AxisStretch, type DayFlag } from "./Lines";
 import { MonthCalendar } from "./MonthCalendar";
 import { NumberFigure } from "./NumberFigure";
 import { Pies } from "./Pies";
@@ -31,11 +31,16 @@ export interface ChartProps {
   readonly measure: string;
   readonly onDress?: (dress: Dress) => void;
   readonly flags?: readonly DayFlag[];
+  /** Two points of a trend that are looked at, and where dragging between two others goes. */
+  readonly stretch?: AxisStretch | null;
+  readonly onStretch?: (stretch: AxisStretch) => void;
   /** Names of the two ends of a bridge. */
   readonly ends?: readonly [string, string];
   readonly pace?: "working" | "clock";
   readonly forecast?: { readonly forecast: Forecast; readonly days: readonly string[] } | null;
 }
+
+const linesOf = ({ flags, stretch, onStretch }: Pick<ChartProps, "flags" | "stretch" | "onStretch">) => ({ ...(flags ? { flags } : {}), ...(stretch ? { stretch } : {}), ...(onStretch ? { onStretch } : {}) });
 
 type Drawing = ComponentType<ChartProps & { figure: Figure }>;
 
@@ -47,9 +52,9 @@ const drawings = {
   stackedColumns: ({ figure, drawn }) => <Bars figure={figure} layout="columns" stacked drawn={drawn} />,
   fullBars: ({ figure, drawn }) => <Bars figure={figure} layout="bars" stacked full drawn={drawn} />,
   fullColumns: ({ figure, drawn }) => <Bars figure={figure} layout="columns" stacked full drawn={drawn} />,
-  line: ({ figure, drawn, flags }) => <Lines figure={figure} drawn={drawn} {...(flags ? { flags } : {})} />,
-  area: ({ figure, drawn, flags }) => <Lines figure={figure} drawn={drawn} as="area" {...(flags ? { flags } : {})} />,
-  fullArea: ({ figure, drawn, flags }) => <Lines figure={figure} drawn={drawn} as="full" {...(flags ? { flags } : {})} />,
+  line: ({ figure, drawn, ...given }) => <Lines figure={figure} drawn={drawn} {...linesOf(given)} />,
+  area: ({ figure, drawn, ...given }) => <Lines figure={figure} drawn={drawn} as="area" {...linesOf(given)} />,
+  fullArea: ({ figure, drawn, ...given }) => <Lines figure={figure} drawn={drawn} as="full" {...linesOf(given)} />,
   columnsWithLine: ({ figure, drawn }) => <ColumnsWithLine figure={figure} drawn={drawn} />,
   donut: ({ figure, drawn, measure }) => <Slices figure={figure} hole drawn={drawn} measure={measure} />,
   pie: ({ figure, drawn, measure }) => <Slices figure={figure} hole={false} drawn={drawn} measure={measure} />,

@@ -1,5 +1,6 @@
 "use client";
-import { Area, Brush, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import { useState, type PointerEvent } from "react";
+import { Area, Brush, CartesianGrid, ComposedChart, Line, ReferenceArea, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import type { Figure, FigureRow, Mark } from "@/core/figure";
 import { Legend } from "./Legend";
 import { DASHES, type Drawn, fill, groupAxis, hasSlider, LINE_PX, markId, opens, SLIDER, ticksTo, tipOf } from "./drawing";
@@ -9,12 +10,58 @@ export interface DayFlag {
   readonly words: string;
 }
 
+/** Two points of an axis by their places. */
+export interface AxisStretch {
+  readonly from: number;
+  readonly to: number;
+}
+
+interface LinesProps {
+  readonly figure: Figure;
+  readonly drawn: Drawn;
+  readonly as?: "line" | "area" | "full";
+  readonly flags?: readonly DayFlag[];
+  readonly stretch?: AxisStretch | null;
+  /** Called with two points that the pointer was dragged between. */
+  readonly onStretch?: (stretch: AxisStretch) => void;
+}
+
+/** How far the pointer goes before it drags, in px: less is a click on a point. */
+const DRAGS_FROM = 8;
+/** Padding of the axis beside its first and last point, in px. */
+const AXIS_PADDING = { left: 10, right: 4 } as const;
+
+/** Dragging over the points of a chart. @param margins of the plot, in px */
+function useDrag(points: number, { left, right }: { readonly left: number; readonly right: number }, onStretch: LinesProps["onStretch"]) {
+  const [dragged, setDragged] = useState<{ start: number; from: number; to: number } | null>(null);
+  if (!onStretch || points < 2) return { dragged: null, handlers: {} };
+  const placeAt = (event: PointerEvent<HTMLElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const width = box.width - left - right - AXIS_PADDING.left - AXIS_PADDING.right;
+    return Math.min(points - 1, Math.max(0, Math.round(((event.clientX - box.left - left - AXIS_PADDING.left) / width) * (points - 1))));
+  };
+  return {
+    dragged: dragged && dragged.from !== dragged.to ? { from: Math.min(dragged.from, dragged.to), to: Math.max(dragged.from, dragged.to) } : null,
+    handlers: {
+      onPointerDown: (event: PointerEvent<HTMLElement>) => event.button === 0 && setDragged({ start: event.clientX, from: placeAt(event), to: placeAt(event) }),
+      onPointerMove: (event: PointerEvent<HTMLElement>) => dragged && Math.abs(event.clientX - dragged.start) > DRAGS_FROM && setDragged({ ...dragged, to: placeAt(event) }),
+      onPointerUp: () => {
+        if (dragged && dragged.from !== dragged.to) onStretch({ from: Math.min(dragged.from, dragged.to), to: Math.max(dragged.from, dragged.to) });
+        setDragged(null);
+      },
+      onPointerLeave: () => setDragged(null),
+    },
+  };
+}
+
 /**
  * Lines or areas, one for each part, named at the right end; areas lie on one another, to 100 % if asked. `flags` are
  * dated notes at the stretch that holds them.
  */
-export function Lines({ figure, drawn, as = "line", flags = [] }: { figure: Figure; drawn: Drawn; as?: "line" | "area" | "full"; flags?: readonly DayFlag[] }) {
+export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStretch }: LinesProps) {
   const { dress } = drawn;
+  const drag = useDrag(figure.rows.length, { left: dress.axisTitle ? 58 : 44, right: figure.series.length ? 104 : 36 }, onStretch);
+  const marked = drag.dragged ?? stretch ?? null;
   const isArea = as !== "line";
   const series = figure.series.length ? figure.series : [null];
   const markOf = (row: FigureRow, i: number): Mark => (figure.series.length ? row.parts[i] : row);
@@ -35,13 +82,14 @@ export function Lines({ figure, drawn, as = "line", flags = [] }: { figure: Figu
   return (
     <>
     {(!hasRoom || dress.legend === "above") && figure.series.length > 0 && dress.legend !== "none" && !drawn.small && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
-    <div role="group" aria-label={drawn.label} style={{ width: "100%", height: drawn.small ? "100%" : 340, minHeight: 120, flex: 1 }}>
+    <div role="group" aria-label={drawn.label} style={{ width: "100%", height: drawn.small ? "100%" : 340, minHeight: 120, flex: 1, ...(onStretch ? { touchAction: "pan-y", userSelect: "none" } : {}) }} {...drag.handlers}>
       <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
         <ComposedChart data={rows} margin={{ top: 20, right: figure.series.length && hasRoom ? 104 : 36, bottom: 0, left: 0 }} accessibilityLayer={false}>
           <CartesianGrid stroke="var(--grid)" vertical={false} />
-          <XAxis dataKey="label" axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }} tickLine={false} interval="equidistantPreserveStart" tick={{ fontSize: 12 }} height={26 + under.room} {...(under.label ? { label: under.label } : {})} padding={{ left: 10, right: 4 }} />
+          <XAxis dataKey="label" axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }} tickLine={false} interval="equidistantPreserveStart" tick={{ fontSize: 12 }} height={26 + under.room} {...(under.label ? { label: under.label } : {})} padding={AXIS_PADDING} />
           <YAxis type="number" domain={[least, ticks[ticks.length - 1]]} ticks={least < 0 ? undefined : ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} width={dress.axisTitle ? 58 : 44} {...(as === "full" ? { tickFormatter: (n: number) => `${n} %` } : {})} {...(dress.axisTitle ? { label: { value: dress.axisTitle, angle: -90, position: "insideLeft", fontSize: 12 } } : {})} />
           {!drawn.small && flags.map((flag) => <ReferenceLine key={flag.label + flag.words} x={flag.label} stroke="var(--ink)" strokeDasharray="2 3" label={{ value: `⚑ ${flag.words}`, position: "insideTopLeft", fill: "var(--ink-2)", fontSize: 12 }} />)}
+          {marked && figure.rows[marked.to] && <ReferenceArea x1={figure.rows[marked.from].label} x2={figure.rows[marked.to].label} fill="var(--brass)" fillOpacity={0.14} stroke="var(--brass)" strokeWidth={1.5} />}
           {running && <ReferenceLine x={running.label} stroke="var(--brass)" strokeWidth={2.4} label={{ value: "so far", position: "top", fill: "var(--brass-ink)", fontSize: 12, fontWeight: 600 }} />}
           {[...series.keys()].map((i) => {
             const one = series[i];

@@ -39,17 +39,19 @@ interface FigureBodyProps {
   readonly flags?: readonly DayFlag[];
   readonly pace?: "working" | "clock";
   readonly forecast?: ChartProps["forecast"];
+  readonly stretch?: ChartProps["stretch"];
+  readonly onStretch?: ChartProps["onStretch"];
 }
 
 /** A figure as its picture, its table, or both. */
-export function FigureBody({ shown, report, dress, measure, title, opened, onOpen, asTable, small, onDress, flags, pace, forecast }: FigureBodyProps) {
+export function FigureBody({ shown, report, dress, measure, title, opened, onOpen, asTable, small, onDress, flags, pace, forecast, stretch, onStretch }: FigureBodyProps) {
   const drawn = { onOpen, opened: opened ? markId(opened) : null, label: title, dress, ...(small ? { small } : {}) };
   const rename = (key: string, label: string) => <Rename label={`Rename ${label}`} value={label} own="" onName={(name) => { const { [key]: _was, ...rest } = dress.names; onDress?.({ ...dress, names: name ? { ...rest, [key]: name } : rest }); }} />;
   const table = shown.figure && <FigureTable figure={shown.figure} drawn={drawn} measure={measure} {...(onDress ? { rename } : {})} />;
   if ((asTable || !report.shape || report.shape === "list") && table) return table;
   if (!report.shape || report.shape === "list") return null;
   const ends = report.kind === "bridge" ? ([shortDay(report.from), shortDay(report.to)] as const) : undefined;
-  const chart = <Chart shape={report.shape} shown={shown} drawn={drawn} measure={measure} {...(onDress ? { onDress } : {})} {...(flags ? { flags } : {})} {...(ends ? { ends } : {})} {...(pace ? { pace } : {})} {...(forecast ? { forecast } : {})} />;
+  const chart = <Chart shape={report.shape} shown={shown} drawn={drawn} measure={measure} {...(onDress ? { onDress } : {})} {...(flags ? { flags } : {})} {...(ends ? { ends } : {})} {...(pace ? { pace } : {})} {...(forecast ? { forecast } : {})} {...(stretch ? { stretch } : {})} {...(onStretch ? { onStretch } : {})} />;
   if (small || dress.table === "none" || !table) return chart;
   if (dress.table === "below") return <>{chart}{table}</>;
   return <div style={{ display: "grid", gridTemplateColumns: "minmax(0, 3fr) minmax(220px, 2fr)", gap: 20, flex: 1, minHeight: 0 }}><div style={{ display: "flex", flexDirection: "column", minWidth: 0 }}>{chart}</div>{table}</div>;

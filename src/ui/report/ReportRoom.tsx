@@ -11,6 +11,7 @@ import { asDrawn, isBareCount, type CountReport, type Dress as DressOptions, typ
 import type { Mark } from "@/core/figure";
 import { brokenParts, conditionText } from "@/core/sentence";
 import type { FilterLine, KeptDraft, OpenedPart, ShownFigure, ShownForecast, TwinLine } from "@/contract/room";
+import type { Drawable } from "../charts";
 import { Download, Mailing, Sharing } from "../handing";
 import { ask, Button, Checkbox, Menu, MenuItem, Notice, Popover, tell, Waiting } from "../kit";
 import { Begin } from "./Begin";
@@ -19,6 +20,7 @@ import { proposedName, useDraft } from "./draft";
 import { Drawer, type Leaf } from "./Drawer";
 import { Dress } from "./dress/Dress";
 import { useDayNotes } from "./dress/DayNotes";
+import { Explore, type Stretch, type Trend, type TrendAnswer } from "./explore";
 import { contextOf, type KeptReport, type RoomFacts } from "./facts";
 import { FigureBody, flagsOf, measureWords, NothingFound, saidWords, Says } from "./FigurePane";
 import { Headline } from "./Headline";
@@ -81,6 +83,7 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
   const [about, setAbout] = useState({ purpose: kept?.purpose ?? "", category: kept?.category ?? "" });
   const [pace, setPace] = useState<"working" | "clock">("working");
   const [isForecast, setForecast] = useState(false);
+  const [stretch, setStretch] = useState<Stretch | null>(null);
   const router = useRouter();
   const saving = useSaving(kept, draft, facts.mayBuild, room.forget, about);
   const mayBuild = facts.mayBuild;
@@ -99,7 +102,7 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
   const { data: forecast } = useQuery({ queryKey: ["forecast", report], queryFn: ({ signal }) => ask<ShownForecast>("/api/room/forecast", { definition: report }, signal), enabled: isForecast && report.kind === "burndown" });
   const title = dress.title ?? (draft.name || proposedName(says));
   const open = useCallback((mark: Mark) => { setOpened(mark); setLeaf((now) => (now === "workings" ? "records" : (now ?? "records"))); }, []);
-  useEffect(() => setOpened(null), [report]);
+  useEffect(() => { setOpened(null); setStretch(null); }, [report]);
   useEffect(() => { if (kept) void ask("/api/room/report", { id: kept.id }).catch(() => undefined); }, [kept]);
   useEffect(() => { if (room.isStored) tell("Your unsaved changes are back.", kept ? { words: "Leave them", run: () => room.set({ report: kept.definition, dress: kept.dress, name: kept.name }) } : undefined); }, []); // eslint-disable-line react-hooks/exhaustive-deps
   const onChange = room.setReport;
@@ -112,6 +115,7 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
   const drawn = shown && shown.kind !== "list" ? shown : null;
   const isEmpty = shown?.kind === "count" && shown.answer.total[0].records === 0 && !isPlaceholderData;
   const isPlain = report.kind === "count" && !report.shape;
+  const trend = trendOf(report, isPlaceholderData ? null : drawn);
   const figure = drawn && !isPlaceholderData ? drawn.figure : null;
   const ranked = report.kind === "count" ? asDrawn(report) : null;
   const says_ = shown && shown.kind !== "list" ? shown.says : null;
@@ -165,10 +169,11 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
             {isForecast && forecast && <p className="poor" role="status">{forecast.why ?? forecastWords(forecast)}</p>}
             {isWhole && <div className="draw">
               {report.kind === "count" && report.shape === "pivot" && <Places context={context} report={draft.report as CountReport} dress={dress} onChange={(next, dressed) => room.set({ report: next, dress: dressed })} />}
-              {isBegun && !isList && report.shape && !isEmpty && (drawn ? <FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable={asTable} onDress={room.setDress} pace={pace} flags={dress.dayNotes ? flagsOf(notes ?? [], drawn) : []} forecast={isForecast && forecast?.forecast ? { forecast: forecast.forecast, days: forecast.days } : null} /> : !error && <Waiting>Counting …</Waiting>)}
+              {isBegun && !isList && report.shape && !isEmpty && (drawn ? <FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable={asTable} onDress={room.setDress} pace={pace} flags={dress.dayNotes ? flagsOf(notes ?? [], drawn) : []} forecast={isForecast && forecast?.forecast ? { forecast: forecast.forecast, days: forecast.days } : null} {...(trend ? { stretch, onStretch: setStretch } : {})} /> : !error && <Waiting>Counting …</Waiting>)}
               {isList && <ListFigure context={context} report={report} onReport={onChange} dress={dress} onDress={room.setDress} mayChangeItems={facts.mayChangeItems} />}
               {report.kind !== "count" && !isList && !report.shape && drawn && <FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable />}
               {isPlain && !isEmpty && <PlainList report={report as CountReport} asGroups={isBegun && report.kind === "count" && report.by.length > 0 && drawn ? <FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable onDress={room.setDress} /> : null} />}
+              {trend && !asTable && typing === null && <Explore context={context} report={trend.report} answer={trend.answer} stretch={stretch} onStretch={setStretch} onChange={onChange} reportId={kept?.id ?? null} address={`/reports/new?s=${encodeURIComponent(says)}`} mayKeep={mayBuild} />}
             </div>}
             {(dress.footnote || dress.description) && <div className="foot">{dress.footnote && <p>{dress.footnote}</p>}{dress.description && <details><summary>What it is for</summary><p style={{ whiteSpace: "pre-wrap", maxWidth: "80ch" }}>{dress.description}</p></details>}</div>}
           </>
@@ -185,6 +190,12 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
       {opens === "filter" && <SaveFilter context={context} report={draft.report} kept={filter} isOpen onClose={() => setOpens(null)} onSaved={() => { if (filter) { room.forget(0); router.push("/reports?shelf=filters"); } router.refresh(); }} />}
     </Grid>
   );
+}
+
+/** The trend that can be explored, with its answer. */
+function trendOf(report: Report, drawn: Drawable | null): { readonly report: Trend; readonly answer: TrendAnswer } | null {
+  if (report.kind !== "level" && report.kind !== "crossings") return null;
+  return drawn?.kind === "history" && (drawn.answer.kind === "level" || drawn.answer.kind === "crossings") ? { report, answer: drawn.answer } : null;
 }
 
 /** What a reader chose lives in the address, and changes nobody's saved report. */

@@ -1,0 +1,2 @@
+export { Explore } from "./Explore";
+export type { Stretch, Trend, TrendAnswer } from "./steps";
