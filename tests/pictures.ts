@@ -43,7 +43,7 @@ const PICTURES: readonly { readonly name: string; readonly login: string; readon
     await page.getByRole("button", { name: "In groups" }).click();
   } },
   { name: "history", login: "ines", path: reportOf("level of faults where status is open at month ends for last 18 months split by priority as area") },
-  { name: "burndown", login: "aoife", path: reportOf("burndown of sprint current in points as planks") },
+  { name: "sprint", login: "aoife", path: "/sprints" },
   { name: "compare", login: "ines", path: reportOf("count faults where status is open and priority is any of (P1, P2) by priority as bars"), before: async (page) => {
     await page.keyboard.press("c");
     await page.getByLabel("Compare with").selectOption("sentence");

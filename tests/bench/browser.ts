@@ -65,7 +65,7 @@ async function scrolled(page: Page): Promise<void> {
   await table.waitFor();
   await page.waitForLoadState("networkidle");
   const frames = await page.evaluate(async () => {
-    const pane = [...document.querySelectorAll("*")].filter((one) => one.querySelector("table, [role=grid]") && one.scrollHeight > one.clientHeight + 200 && getComputedStyle(one).overflowY !== "visible").pop()!;
+    const pane = [...document.querySelectorAll("*")].filter((one) => one !== document.scrollingElement && one.scrollHeight > one.clientHeight + 200 && getComputedStyle(one).overflowY === "auto").sort((a, b) => b.scrollHeight - a.scrollHeight)[0];
     const gaps: number[] = [];
     let last = performance.now();
     for (let step = 0; step <= 120; step += 1) {
