@@ -56,7 +56,8 @@ export const FindAsk = z.object({ words: z.string().max(10_000) });
 export const SignInAsk = z.object({ login: z.string().max(200), password: z.string().max(200) });
 export const InviteAcceptAsk = z.object({ secret: z.string(), password: z.string().max(400) });
 export const FirstAsk = z.object({ workspace: z.string().max(200), login: z.string().max(100), name: z.string().max(200), password: z.string().max(400) });
-export const TileAsk = z.object({ report: z.int() });
+/** `stood`: as it stood at the end of a day, where the report says no day of its own. */
+export const TileAsk = z.object({ report: z.int(), stood: z.iso.date().optional() });
 export const ImportActAsk = z.object({ id: z.int(), act: z.enum(["bring in", "stop"]), stages: z.record(z.string(), z.enum(["waiting", "under way", "finished"])).optional() });
 
 /** A record as a table shows it: each cell in words. */

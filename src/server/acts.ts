@@ -98,10 +98,11 @@ export const acts = {
   }),
   tile: act({
     asks: contract.TileAsk,
-    run: async ({ em, desk }, { report }) => {
+    run: async ({ em, desk }, { report, stood }) => {
       const kept = await loadReport(em, desk.viewer, report);
       if (!kept) throw new Refused([NONE], 404);
-      return { name: kept.name, definition: kept.definition, dress: kept.dress, shown: await askFigure(em, desk, checked(kept.definition, desk), kept.dress) };
+      const definition = stood && !kept.definition.stood ? { ...kept.definition, stood } : kept.definition;
+      return { name: kept.name, definition, dress: kept.dress, shown: await askFigure(em, desk, checked(definition, desk), kept.dress) };
     },
   }),
   // ── definitions ──

@@ -35,6 +35,8 @@ export interface Field {
   readonly tracked?: boolean;
   /** It is kept on the state of an item (a tracked field, or what follows from the moves). */
   readonly ofState?: boolean;
+  /** It never changes: it was then what it is now. */
+  readonly fixed?: boolean;
   /** Every record has it. */
   readonly always?: boolean;
   /** A stretch of time between instants: it can be told in working time, too. */

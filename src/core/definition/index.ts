@@ -4,3 +4,4 @@ export * from "./shapeInput";
 export * from "./dress";
 export * from "./dashboard";
 export * from "./drawn";
+export { unknownThen } from "./then";

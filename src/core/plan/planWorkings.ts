@@ -1,10 +1,11 @@
 import { compile, joined, Relation, sql, type Viewpoint } from "../sql";
-import { groupsOf, plainMeasure, type Report } from "../definition";
+import { groupsOf, plainMeasure, unknownThen, type Report } from "../definition";
 import { conditionSql, leavesOf, savedCondition, stretchOf, topParts, usesFilter, valuesOf, type Condition, type Value } from "../filter";
 import { conditionText, groupText, measureText, valueText } from "../sentence";
 import { clockText, dayText, localDay, periodDatesText, resolvePeriod } from "../time";
 import type { Plan } from "./planCount";
 import { reportTests, subjectTests } from "./count";
+import { isHistory } from "./openedItems";
 
 /** A condition of the account: what it says, what it meant, who set it, and how many records are left after it. */
 export interface WorkingsLine {
@@ -100,6 +101,8 @@ function notesOf(report: Report, view: Viewpoint, who: string): Workings["notes"
     notes.push({ about: "compared with", says: `${report.compared}${periods.length ? `: ${[...new Set(periods)].join("; ")}` : ""}` });
   }
   notes.push({ about: "as of", says: `${dayText(localDay(now, calendar.zone))}, ${clockText(now, calendar.zone)}${view.past ? ", as it stood" : ""}` });
+  const unknown = report.stood || isHistory(report) ? unknownThen(report, catalog) : [];
+  if (unknown.length) notes.push({ about: "not known then", says: `${unknown.join(", ")}: only as ${unknown.length === 1 ? "it is" : "they are"} now, for the past of ${unknown.length === 1 ? "it" : "them"} is not kept` });
   notes.push({ about: "for", says: view.projects === null ? `${who}: nothing is hidden` : `${who}: items of your projects and of none` });
   notes.push({ about: "left out", says: "what is deleted" });
   return notes;

@@ -28,6 +28,13 @@ const REPORTS: readonly { readonly name: string; readonly sentence: string; read
   { name: "Open faults of my team", sentence: "count faults where status is open and team is my team by priority split by status as stacked bars", category: "Mine" },
   { name: "Open faults over 18 months, by priority", sentence: "level of faults where status is open at month ends for last 18 months split by priority as area", category: "History", purpose: "How many were open, with the priority they had then." },
   { name: "Arrivals and departures of P1 and P2", sentence: "arrivals and departures of faults where status is open and priority is any of (P1, P2) by quarter for last 2 years as columns", category: "History" },
+  { name: "Done by now, of what came each week", sentence: "count where status is finished per count of faults by week of created for last 12 full weeks as columns", category: "History", purpose: "How much of what came in a week is finished today." },
+  { name: "Average age of open faults", sentence: "level of average age in days of faults where status is open at month ends for last 18 months as line", category: "History", purpose: "How old what was open was, at each month's end." },
+  { name: "Open faults by age and priority", sentence: "count faults where status is open by age in ranges (2, 7, 30, 90) split by priority as stacked bars", category: "Desk", purpose: "Ages in days; each range begins with its lower border." },
+  { name: "Lead time over time", sentence: "p85 lead time in days and median lead time in days of faults by month of finished for last 12 months as line", category: "History", purpose: "Within how many days 85 % and half of them were finished." },
+  { name: "How long finished faults took", sentence: "count faults where finished during last 3 months by lead time in ranges (1, 2, 5, 10, 20) as columns", category: "History" },
+  { name: "SLA over time", sentence: "count faults by month of created for last 12 months split by SLA resolution as stacked columns", category: "Promises", purpose: "Met, missed and still running, by when they were created." },
+  { name: "Promises still running, the oldest first", sentence: "list faults where SLA resolution is running and priority is any of (P1, P2) showing key, title, priority, assignee, age sorted by age descending as list", category: "Promises", purpose: "What is about to be missed comes first." },
   { name: "Days to finish, by team", sentence: "average lead time in days of items where finished during last 3 months by team as bars" },
 ];
 

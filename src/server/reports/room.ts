@@ -1,8 +1,8 @@
 import { percentagesOf, type CountAnswer, type HistoryAnswer } from "@/core/answer";
 import { isDate, lastOf, pathWords, typeOf, type Field } from "@/core/catalog";
-import { asDrawn, MOST_DRAWN, type CountReport, type Dress, type Report } from "@/core/definition";
+import { asDrawn, MOST_DRAWN, unknownThen, type CountReport, type Dress, type Report } from "@/core/definition";
 import { allOfParts, topParts, type Value } from "@/core/filter";
-import { figureOf, figureSays, historyFigure, historySays, isTooLong, type Figure } from "@/core/figure";
+import { figureOf, figureSays, historyFigure, historySays, isTooLong, type Figure, type Said } from "@/core/figure";
 import { paceOf } from "@/core/history";
 import { defaultShowing, isHistory, planEmptied, type HistoryReport, type Opened, type RecordRow } from "@/core/plan";
 import type { Viewpoint } from "@/core/sql";
@@ -26,7 +26,13 @@ export async function askFigure(em: EntityManager, desk: Desk, report: Report, d
   const percentages = percentagesOf(answer, dress.base, dress.decimals);
   const figure = await drawnFigure(em, desk, report, answer, dress) ?? figureOf(answer, percentages, dress, report.shape);
   const says = figureSays(answer, figure, { counted: view.catalog.countedWords(report.subject, answer.total[0].records), date: dayText(day).slice(0, -5), ...(report.compared ? { compared: report.compared } : {}) });
-  return { kind: "count", answer, percentages, figure, says, asOf };
+  return { kind: "count", answer, percentages, figure, says: [...says, ...notKnownThen(report, view)], asOf };
+}
+
+/** What an earlier instant does not tell, said under the figure. */
+function notKnownThen(report: Report, { catalog }: Viewpoint): Said[] {
+  const unknown = report.stood || isHistory(report) ? unknownThen(report, catalog) : [];
+  return unknown.length ? [{ text: ` Not known of then, and taken as it is now: ${unknown.join(", ")}.` }] : [];
 }
 
 const asOfWords = (report: Report, view: Viewpoint): string => (view.past && report.stood ? `${longDayText(localDay(view.now, view.calendar.zone))}, as it stood` : clockText(view.now, view.calendar.zone));
@@ -43,7 +49,7 @@ async function drawnFigure(em: EntityManager, desk: Desk, report: CountReport, a
 export function historyShown(answer: HistoryAnswer, report: HistoryReport, dress: Dress, view: Viewpoint): ShownFigure & { readonly kind: "history" } {
   const words = view.catalog.subjectWords(report.subject);
   const pace = answer.kind === "burndown" && answer.burndown ? { pace: paceShown(answer, view) } : {};
-  return { kind: "history", answer, figure: historyFigure(answer, dress), says: historySays(answer, words, view.calendar), asOf: asOfWords(report, view), ...pace };
+  return { kind: "history", answer, figure: historyFigure(answer, dress), says: [...historySays(answer, words, view.calendar), ...notKnownThen(report, view)], asOf: asOfWords(report, view), ...pace };
 }
 
 /** The guide lines of a burndown, and the local days under it with those that are not worked named. */

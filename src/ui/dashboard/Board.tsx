@@ -8,7 +8,8 @@ import { COLUMNS, type Tile } from "@/core/definition";
 import type { Thing } from "@/core/catalog";
 import type { KeptDashboard } from "@/contract/room";
 import type { Mark } from "@/core/figure";
-import { ask, AskProblem, Button, Dialog, Empty, Field, Mast, Page, Purpose, tell, Title } from "../kit";
+import { longDayText } from "@/core/time";
+import { ask, AskProblem, Button, DayField, Dialog, Empty, Field, Mast, Page, Purpose, tell, Title } from "../kit";
 import { Mailing, Sharing } from "../handing";
 import { FigureBody, OpenedRecords, partOf, PartRecords } from "../report";
 import { movedUp, settleTiles, tileAfterKey } from "./layout";
@@ -52,6 +53,7 @@ export function Board({ board, reports, people, teams, mayBuild }: { board: Kept
   const [opened, setOpened] = useState<{ answer: TileAnswer; mark: Mark | null } | null>(null);
   const [expanded, setExpanded] = useState<TileAnswer | null>(null);
   const [stamp, setStamp] = useState(0);
+  const [stood, setStood] = useStood();
   const [pinned, setPinned] = useState(board.pinned);
   const [hands, setHands] = useState<"share" | "mail" | null>(null);
   const router = useRouter();
@@ -80,8 +82,9 @@ export function Board({ board, reports, people, teams, mayBuild }: { board: Kept
     <Page>
       <Mast>
         <Title>{saved.name}</Title>
-        {saved.purpose && <Purpose>{saved.purpose}</Purpose>}
+        {stood ? <Purpose role="status">as it stood on {longDayText(stood)}</Purpose> : saved.purpose && <Purpose>{saved.purpose}</Purpose>}
         <div className="acts">
+          <DayField label="As it stood on" value={stood} onChange={setStood} />
           <Button onPress={() => setStamp((n) => n + 1)}><RefreshCw aria-hidden />Refresh</Button>
           <Button aria-pressed={pinned} onPress={() => void pin()}>{pinned ? <PinOff aria-hidden /> : <Pin aria-hidden />}{pinned ? "Unpin" : "Pin"}</Button>
           <Button onPress={() => setHands("share")}><Users aria-hidden />Share</Button>
@@ -89,7 +92,7 @@ export function Board({ board, reports, people, teams, mayBuild }: { board: Kept
           {board.mayChange && <Button $look="line" onPress={() => setArranging(true)}>Arrange</Button>}
         </div>
       </Mast>
-      {saved.tiles.length === 0 ? <Empty says="This dashboard has no tiles yet. A tile shows a saved report.">{board.mayChange && <Button $look="solid" onPress={() => setArranging(true)}>Arrange it</Button>}</Empty> : <Grid tiles={saved.tiles} render={(tile) => <TileBody report={tile.report} onOpen={open} onExpand={setExpanded} stamp={stamp} />} />}
+      {saved.tiles.length === 0 ? <Empty says="This dashboard has no tiles yet. A tile shows a saved report.">{board.mayChange && <Button $look="solid" onPress={() => setArranging(true)}>Arrange it</Button>}</Empty> : <Grid tiles={saved.tiles} render={(tile) => <TileBody report={tile.report} onOpen={open} onExpand={setExpanded} stamp={stamp} stood={stood} />} />}
       {opened && <OpenedRecords title={`${opened.answer.dress.title ?? opened.answer.name}${part ? `: ${opened.mark!.label}` : ""}`} report={opened.answer.definition} part={part} onClose={() => setOpened(null)} />}
       <Sharing kind="dashboard" id={board.id} name={saved.name} people={people} teams={teams} mayChange={board.mayChange} isOpen={hands === "share"} onClose={() => setHands(null)} />
       {hands === "mail" && <Mailing kind="dashboard" target={board.id} name={saved.name} people={people} teams={teams} isOpen onClose={() => setHands(null)} />}
@@ -98,6 +101,20 @@ export function Board({ board, reports, people, teams, mayBuild }: { board: Kept
       </Dialog>
     </Page>
   );
+}
+
+/** The day as of which a dashboard is looked at; it lives in the address. */
+function useStood(): [string, (day: string) => void] {
+  const [stood, setStood] = useState("");
+  useEffect(() => {
+    const given = new URLSearchParams(location.search).get("stood") ?? "";
+    if (/^\d{4}-\d\d-\d\d$/.test(given)) setStood(given);
+  }, []);
+  const choose = (day: string) => {
+    setStood(day);
+    window.history.replaceState(null, "", `${location.pathname}${day ? `?stood=${day}` : ""}`);
+  };
+  return [stood, choose];
 }
 
 /** A tile at full size: its figure with its table, or its rows. */

@@ -33,12 +33,14 @@ interface TileProps {
   readonly onOpen: (answer: TileAnswer, mark: Mark | null) => void;
   readonly onExpand?: (answer: TileAnswer) => void;
   readonly stamp: number;
+  /** The local day at whose end it is asked for; "" for now. */
+  readonly stood?: string;
   readonly quiet?: boolean;
 }
 
 /** One tile: its report answered, its tools, its foot. A tile that fails says so and leaves the others alone. */
-export const TileBody = memo(function TileBody({ report, onOpen, onExpand, stamp, quiet }: TileProps) {
-  const { data, error, refetch, isFetching } = useQuery({ queryKey: ["tile", report, stamp], queryFn: ({ signal }) => ask<TileAnswer>("/api/room/tile", { report }, signal), staleTime: 240_000, placeholderData: keepPreviousData });
+export const TileBody = memo(function TileBody({ report, onOpen, onExpand, stamp, stood = "", quiet }: TileProps) {
+  const { data, error, refetch, isFetching } = useQuery({ queryKey: ["tile", report, stamp, stood], queryFn: ({ signal }) => ask<TileAnswer>("/api/room/tile", { report, ...(stood ? { stood } : {}) }, signal), staleTime: 240_000, placeholderData: keepPreviousData });
   if (!data) {
     return (
       <Box $ground="var(--salt)" aria-busy={!error}>

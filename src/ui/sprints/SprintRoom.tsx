@@ -10,7 +10,7 @@ import { printReport } from "@/core/sentence";
 import { dayText, daysText } from "@/core/time";
 import type { ShownFigure, ShownSprint, SprintLine } from "@/contract/room";
 import { BurnUp } from "../charts";
-import { ask, Button, Checkbox, Choice, Empty, Mast, Page, Purpose, Title, Waiting } from "../kit";
+import { ask, Button, Checkbox, Choice, DayField, Empty, Mast, Page, Purpose, Title, Waiting } from "../kit";
 import { contextOf, FigureBody, OpenedRecords, partOf, saidWords, Says, type RoomFacts } from "../report";
 import { Forecast, useForecast } from "./Forecast";
 import { Ledger } from "./Ledger";
@@ -76,7 +76,7 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
       <Leaves><div role="tablist" aria-label="What is drawn">{(Object.keys(LEAVES) as Leaf[]).map((id) => <button key={id} role="tab" id={`leaf-${id}`} aria-controls="sprint-figure" aria-selected={leaf === id} tabIndex={leaf === id ? 0 : -1} onClick={() => setLeaf(id)} onKeyDown={(event) => { const ids = Object.keys(LEAVES) as Leaf[]; const by = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0; if (by) { const next = ids[(ids.indexOf(id) + by + ids.length) % ids.length]; setLeaf(next); document.getElementById(`leaf-${next}`)?.focus(); } }}>{LEAVES[id]}</button>)}</div>
         <div className="acts">
           <Choice hideLabel label="Counted in" value={unit} options={UNITS} onChange={choose} />
-          <label style={{ display: "flex", gap: 6, alignItems: "center", color: "var(--ink-2)" }}>As it stood on <input type="date" value={stood} min={sprint.starts ?? undefined} max={sprint.ends ?? undefined} onChange={(event) => setStood(event.target.value)} style={{ background: "none", border: 0, borderBottom: "2px solid var(--plum)", font: "inherit", color: "var(--ink)", height: 30 }} /></label>
+          <DayField label="As it stood on" value={stood} min={sprint.starts ?? undefined} max={sprint.ends ?? undefined} onChange={setStood} />
           {shownReport && <Link href={`/reports/new?s=${encodeURIComponent(printReport(shownReport, context.catalog))}`} style={{ display: "inline-flex", gap: 6, alignItems: "center", color: "var(--plum)", fontWeight: 600 }}><ScrollText size={16} aria-hidden />As a report</Link>}
         </div>
       </Leaves>

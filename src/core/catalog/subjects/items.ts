@@ -9,15 +9,15 @@ const derived = (name: "age" | "age in status" | "lead time" | "cycle time", uni
 const promise = (name: "SLA response" | "SLA resolution"): Field => ({ id: name, words: name, type: "choice", choices: ["met", "missed", "running"], source: { kind: "derived", name }, ofState: true });
 
 export const itemFields: readonly Field[] = [
-  { id: "key", words: "key", type: "text", source: column("key") },
+  { id: "key", words: "key", type: "text", source: column("key"), fixed: true },
   { id: "title", words: "title", type: "text", source: column("title") },
   { id: "description", words: "description", type: "text", source: column("description") },
-  thing("kind"),
+  thing("kind", { fixed: true }),
   thing("status", followed),
   { id: "stage", words: "stage", type: "choice", choices: ["waiting", "under way", "finished"], source: { kind: "derived", name: "stage" }, ofState: true },
   thing("priority", followed),
   { id: "assignee", words: "assignee", type: "thing", thing: "person", reaches: "person", source: column("assignee_id"), ...followed, synonyms: ["assigned to"] },
-  { id: "raised by", words: "raised by", type: "thing", thing: "person", reaches: "person", source: column("raised_by_id") },
+  { id: "raised by", words: "raised by", type: "thing", thing: "person", reaches: "person", source: column("raised_by_id"), fixed: true },
   thing("team", followed),
   thing("project", followed),
   thing("service", followed),
@@ -31,7 +31,7 @@ export const itemFields: readonly Field[] = [
   { id: "points", words: "points", type: "number", source: column("points"), ...followed },
   { id: "estimate", words: "estimate", type: "duration", unit: "minutes", source: column("estimate_minutes") },
   { id: "remaining estimate", words: "remaining estimate", type: "duration", unit: "minutes", source: column("remaining_minutes"), ...followed },
-  { id: "created", words: "created", type: "instant", source: column("created_at"), always: true, synonyms: ["created at"] },
+  { id: "created", words: "created", type: "instant", source: column("created_at"), always: true, fixed: true, synonyms: ["created at"] },
   { id: "due", words: "due", type: "instant", source: column("due_at"), ...followed, synonyms: ["due at"] },
   { id: "started", words: "started", type: "instant", source: column("started_at"), ofState: true, synonyms: ["started at"] },
   { id: "finished", words: "finished", type: "instant", source: column("finished_at"), ofState: true, synonyms: ["finished at", "closed", "done"] },
