@@ -82,6 +82,7 @@ test("an unsaved draft survives a reload, and undo goes back step by step", asyn
 test("the records are sorted, and show the columns that are chosen", async ({ page }) => {
   await signIn(page, "ines");
   await page.goto(reportOf("count faults where status is open by priority as bars"));
+  await expect(marks(page).first()).toBeVisible();
   await page.keyboard.press("r");
   const drawer = page.getByLabel("Records and workings");
   await drawer.getByRole("button", { name: "key", exact: true }).click();

@@ -97,7 +97,9 @@ test("open work by team and priority as a two-way table, the odd cells standing 
 test("a donut whose percentages add up", async ({ page }) => {
   await signIn(page, "ines");
   await page.goto(reportOf("count faults where status is open by service as donut"));
+  await expect(marks(page).first()).toBeVisible();
   await page.keyboard.press("t");
+  await expect(figure(page).getByRole("table")).toBeVisible();
   const shares = await figure(page).getByRole("row").evaluateAll((rows) => rows.map((row) => row.lastElementChild?.textContent ?? "").filter((text) => /^\d+\.\d$/.test(text)));
   expect(shares.length).toBeGreaterThan(3);
   expect(shares.reduce((sum, share) => sum + Math.round(Number(share) * 10), 0)).toBe(1000);

@@ -136,6 +136,7 @@ test("five thousand bars are not drawn: the top 50 and the rest are, and it says
 test("a group and the title are renamed where they stand; the sentence stays, and nothing goes back to its own", async ({ page }) => {
   await signIn(page, "ines");
   await page.goto(reportOf("count faults where status is open by priority as bars"));
+  await expect(marks(page).first()).toBeVisible();
   await page.keyboard.press("t");
   await page.getByRole("button", { name: "Rename P1", exact: true }).click();
   await page.getByRole("textbox", { name: "Rename P1" }).fill("Wakes us");

@@ -6,7 +6,7 @@ import { depthOf, inkOfShare, markId, type Drawn } from "./drawing";
 
 const Months = styled.div`
   display: flex; flex-wrap: wrap; gap: 18px 30px; overflow: auto; flex: 1; min-height: 0; align-content: flex-start;
-  table { border-collapse: separate; border-spacing: 2px; } caption { font: 560 17px/24px var(--serif); text-align: left; } th { font-weight: 500; font-size: 11.5px; color: var(--ink-2); width: 34px; } td { padding: 0; width: 34px; height: 34px; } button { width: 34px; height: 34px; position: relative; text-align: center; font: 520 14px/1 var(--serif); padding-top: 8px; } button small { position: absolute; left: 3px; top: 2px; font: 400 9.5px/11px var(--sans); } .off { background: var(--ghost); } .none { color: var(--ink-3); font-size: 11px; display: block; padding: 2px 3px; background: var(--paper); height: 34px; }
+  && table { width: auto; border-collapse: separate; border-spacing: 2px; } caption { font: 560 17px/24px var(--serif); text-align: left; } th { font-weight: 500; font-size: 11.5px; color: var(--ink-2); width: 34px; } td { padding: 0; width: 34px; height: 34px; } button { width: 34px; height: 34px; position: relative; text-align: center; font: 520 14px/1 var(--serif); padding-top: 8px; } button small { position: absolute; left: 3px; top: 2px; font: 400 9.5px/11px var(--sans); } .off { background: var(--ghost); } .none { color: var(--ink-3); font-size: 11px; display: block; padding: 2px 3px; background: var(--paper); height: 34px; }
 `;
 
 /** Days as a calendar, a month each: the more, the deeper. */

@@ -85,8 +85,8 @@ export function Board({ board, reports, people, teams, mayBuild }: { board: Kept
         {stood ? <Purpose role="status">as it stood on {longDayText(stood)}</Purpose> : saved.purpose && <Purpose>{saved.purpose}</Purpose>}
         <div className="acts">
           <DayField label="As it stood on" value={stood} onChange={setStood} />
-          <Button onPress={() => setStamp((n) => n + 1)}><RefreshCw aria-hidden />Refresh</Button>
-          <Button aria-pressed={pinned} onPress={() => void pin()}>{pinned ? <PinOff aria-hidden /> : <Pin aria-hidden />}{pinned ? "Unpin" : "Pin"}</Button>
+          <Button $icon aria-label="Refresh" onPress={() => setStamp((n) => n + 1)}><RefreshCw aria-hidden /></Button>
+          <Button $icon aria-label={pinned ? "Unpin" : "Pin"} aria-pressed={pinned} onPress={() => void pin()}>{pinned ? <PinOff aria-hidden /> : <Pin aria-hidden />}</Button>
           <Button onPress={() => setHands("share")}><Users aria-hidden />Share</Button>
           {mayBuild && <Button onPress={() => setHands("mail")}><Mail aria-hidden />Mail</Button>}
           {board.mayChange && <Button $look="line" onPress={() => setArranging(true)}>Arrange</Button>}
