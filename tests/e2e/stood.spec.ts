@@ -8,7 +8,7 @@ test("a dashboard is looked at as it stood, by a date in its bar that stays in t
   await expect(tile).toContainText("as of");
   const now = await tile.textContent();
   await page.getByLabel("As it stood on").fill("2026-07-31");
-  await expect(page.getByText("as it stood on 31 July 2026")).toBeVisible();
+  await expect(page.getByText("as it stood on Fri 31 Jul 2026")).toBeVisible();
   await expect(page).toHaveURL(/\?stood=2026-07-31$/);
   await expect(tile).toContainText("as it stood");
   expect(await tile.textContent()).not.toBe(now);

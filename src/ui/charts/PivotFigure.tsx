@@ -1,7 +1,7 @@
 "use client";
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { ArrowDown, ArrowUp, ChevronDown, ChevronRight } from "lucide-react";
-import { useMemo, useRef } from "react";
+import { memo, useCallback, useEffect, useMemo, useRef } from "react";
 import styled from "styled-components";
 import type { CountAnswer } from "@/core/answer";
 import { pivotOf, type Mark, type Pivot, type PivotCell, type PivotColumn, type PivotTable } from "@/core/figure";
@@ -64,17 +64,11 @@ function Table({ table, pivot, answer, drawn, canClose, onClose, onSort }: { tab
   const line = { gridTemplateColumns: `${NAME}px repeat(${columns.length}, minmax(${column}px, 1fr))`, minWidth: NAME + column * columns.length };
   const across = useVirtualizer({ horizontal: true, count: columns.length, getScrollElement: () => scroll.current, estimateSize: () => column, overscan: 8, paddingStart: NAME, initialRect: { width: 1000, height: 400 } });
   const seen = across.getVirtualItems().map(({ index }) => index);
-  const { pivotSort, rules } = drawn.dress;
-  const cell = (cells: readonly PivotCell[], i: number, path: readonly string[], label: string) => {
-    const one = cells[i];
-    const column = columns[i];
-    const at = { gridColumn: i + 2, padding: 0 };
-    const mark: Mark = { path, ...(column.key === null ? {} : { split: column.key }), ...(answer.measures[column.measure].hasOwnRecords ? { measure: column.measure } : {}), label: `${label}${column.key === null ? "" : `, ${column.label}`}`, value: null, words: one.words, percent: null, written: "", color: "c1", soFar: false };
-    const className = `cell${column.measure > 0 ? " second" : " first"}`;
-    if (one.value === null) return <span key={i} role="cell" style={at}><span className={className} style={{ color: "var(--ink-3)", height: "100%" }}>{one.words}</span></span>;
-    const place = one.rule ? rules.indexOf(one.rule) : -1;
-    return <span key={i} role="cell" style={at}><button className={className} aria-pressed={drawn.opened === markId(mark)} aria-label={`${mark.label}: ${one.words}${one.rule ? `, ${one.rule.name || one.rule.kind}` : ""}. Open the records`} onClick={() => drawn.onOpen(mark)} style={{ height: "100%", ...(place >= 0 ? { background: `color-mix(in srgb, ${fill(one.rule!.color as "c1")} 36%, var(--salt))`, boxShadow: MARKS[place % MARKS.length] } : {}) }}>{one.words}</button></span>;
-  };
+  const [first, last] = [seen[0] ?? 0, seen[seen.length - 1] ?? -1];
+  const latest = useRef(onClose);
+  useEffect(() => { latest.current = onClose; });
+  const close = useCallback((key: string) => latest.current(key), []);
+  const { pivotSort } = drawn.dress;
   const heads = columns.filter((column) => column.measure === 0);
   return (
     <>
@@ -90,21 +84,59 @@ function Table({ table, pivot, answer, drawn, canClose, onClose, onSort }: { tab
           })}
         </div>
         <div role="rowgroup" style={{ height: virtual.getTotalSize(), position: "relative" }}>
-          {virtual.getVirtualItems().map(({ index, start }) => {
-            const row = table.rows[index];
-            return (
-              <div key={row.key} role="row" aria-rowindex={index + 2} className={`line${row.isLeaf ? "" : " tier"}`} style={{ ...line, height: ROW, position: "absolute", left: 0, right: 0, transform: `translateY(${start}px)` }}>
-                <span role="rowheader" className="name" style={{ paddingLeft: 8 + row.tier * 18 }}>
-                  {!row.isLeaf && canClose && <button aria-expanded={!row.isClosed} aria-label={`${row.isClosed ? "Open" : "Close"} ${row.label}`} onClick={() => onClose(row.key)}>{row.isClosed ? <ChevronRight size={16} aria-hidden /> : <ChevronDown size={16} aria-hidden />}</button>}
-                  {row.label}{row.isClosed && <small>· {row.inside} inside{row.toned ? `, ${row.toned} toned` : ""}</small>}
-                </span>
-                {seen.map((i) => cell(row.cells, i, row.path, row.label))}
-              </div>
-            );
-          })}
+          {virtual.getVirtualItems().map(({ index, start }) => <TableLine key={table.rows[index].key} row={table.rows[index]} index={index} start={start} first={first} last={last} template={line.gridTemplateColumns} least={line.minWidth} {...{ pivot, answer, drawn }} onClose={canClose ? close : null} />)}
         </div>
-        <div className="line all" role="row" style={{ ...line, minHeight: 34 }}><span className="name" role="rowheader">All</span>{seen.map((i) => cell(table.total, i, table.page.map(({ key }) => key), "All"))}</div>
+        <div className="line all" role="row" style={{ ...line, minHeight: 34 }}><span className="name" role="rowheader">All</span>{seen.map((i) => <Cell key={i} cell={table.total[i]} column={columns[i]} at={i} path={table.page.map(({ key }) => key)} label="All" {...{ answer, drawn }} />)}</div>
       </Frame>
     </>
   );
 }
+
+interface LineProps {
+  readonly row: PivotTable["rows"][number];
+  readonly index: number;
+  /** Where it lies, in px. */
+  readonly start: number;
+  /** The columns that are in sight. */
+  readonly first: number;
+  readonly last: number;
+  readonly template: string;
+  readonly least: number;
+  readonly pivot: Pivot;
+  readonly answer: CountAnswer;
+  readonly drawn: Drawn;
+  readonly onClose: ((key: string) => void) | null;
+}
+
+/** One row; drawn again only where it or the columns in sight change, so that scrolling stays smooth. */
+const TableLine = memo(function TableLine({ row, index, start, first, last, template, least, pivot, answer, drawn, onClose }: LineProps) {
+  return (
+    <div role="row" aria-rowindex={index + 2} className={`line${row.isLeaf ? "" : " tier"}`} style={{ gridTemplateColumns: template, minWidth: least, height: ROW, position: "absolute", left: 0, right: 0, transform: `translateY(${start}px)` }}>
+      <span role="rowheader" className="name" style={{ paddingLeft: 8 + row.tier * 18 }}>
+        {!row.isLeaf && onClose && <button aria-expanded={!row.isClosed} aria-label={`${row.isClosed ? "Open" : "Close"} ${row.label}`} onClick={() => onClose(row.key)}>{row.isClosed ? <ChevronRight size={16} aria-hidden /> : <ChevronDown size={16} aria-hidden />}</button>}
+        {row.label}{row.isClosed && <small>· {row.inside} inside{row.toned ? `, ${row.toned} toned` : ""}</small>}
+      </span>
+      {Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => <Cell key={first + i} cell={row.cells[first + i]} column={pivot.columns[first + i]} at={first + i} path={row.path} label={row.label} {...{ answer, drawn }} />)}
+    </div>
+  );
+});
+
+interface CellProps {
+  readonly cell: PivotCell;
+  readonly column: PivotColumn;
+  readonly at: number;
+  readonly path: readonly string[];
+  readonly label: string;
+  readonly answer: CountAnswer;
+  readonly drawn: Drawn;
+}
+
+const Cell = memo(function Cell({ cell, column, at, path, label, answer, drawn }: CellProps) {
+  const { rules } = drawn.dress;
+  const mark: Mark = { path, ...(column.key === null ? {} : { split: column.key }), ...(answer.measures[column.measure].hasOwnRecords ? { measure: column.measure } : {}), label: `${label}${column.key === null ? "" : `, ${column.label}`}`, value: null, words: cell.words, percent: null, written: "", color: "c1", soFar: false };
+  const place = { gridColumn: at + 2, padding: 0 };
+  const className = `cell${column.measure > 0 ? " second" : " first"}`;
+  if (cell.value === null) return <span role="cell" style={place}><span className={className} style={{ color: "var(--ink-3)", height: "100%" }}>{cell.words}</span></span>;
+  const rule = cell.rule ? rules.indexOf(cell.rule) : -1;
+  return <span role="cell" style={place}><button className={className} aria-pressed={drawn.opened === markId(mark)} aria-label={`${mark.label}: ${cell.words}${cell.rule ? `, ${cell.rule.name || cell.rule.kind}` : ""}. Open the records`} onClick={() => drawn.onOpen(mark)} style={{ height: "100%", ...(rule >= 0 ? { background: `color-mix(in srgb, ${fill(cell.rule!.color as "c1")} 36%, var(--salt))`, boxShadow: MARKS[rule % MARKS.length] } : {}) }}>{cell.words}</button></span>;
+});
