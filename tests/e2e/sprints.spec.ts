@@ -35,6 +35,16 @@ test("the unit is remembered, a list opens its records, and leaves go by keys", 
   await page.keyboard.press("ArrowRight");
   await expect(page.getByRole("tab", { name: "Cumulative flow" })).toHaveAttribute("aria-selected", "true");
   await expect(page.getByRole("group", { name: "Statuses in the flow" }).getByRole("checkbox").first()).toBeVisible();
+  const box = (await page.locator(".recharts-surface").first().boundingBox())!;
+  await page.mouse.move(box.x + box.width * 0.15, box.y + box.height * 0.5);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width * 0.4, box.y + box.height * 0.5, { steps: 4 });
+  await page.mouse.move(box.x + box.width * 0.8, box.y + box.height * 0.5, { steps: 4 });
+  await page.mouse.up();
+  const widths = page.getByRole("table", { name: "Widths" });
+  await expect(widths.getByRole("columnheader", { name: "time through it" })).toBeVisible();
+  await widths.getByRole("button", { name: "Done measuring" }).click();
+  await expect(widths).toHaveCount(0);
   await page.getByRole("link", { name: "As a report" }).click();
   await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(/^level of items where sprint is .* split by status as area$/);
 });

@@ -3,4 +3,4 @@ export { FigureTable } from "./FigureTable";
 export { BurnUp } from "./BurnUp";
 export { Fan } from "./Fan";
 export { markId, fill, type Drawn } from "./drawing";
-export type { DayFlag } from "./Lines";
+export type { AxisStretch, DayFlag } from "./Lines";

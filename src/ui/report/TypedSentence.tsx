@@ -63,7 +63,7 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
   useEffect(() => {
     onProblem(problem);
     if (!parsed.ok) return;
-    const timer = setTimeout(() => onRead(parsed.value), 60);
+    const timer = setTimeout(() => onRead(parsed.value), 20);
     return () => clearTimeout(timer);
   }, [text]); // eslint-disable-line react-hooks/exhaustive-deps
 

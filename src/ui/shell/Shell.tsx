@@ -86,7 +86,7 @@ export function Shell({ viewer, workspace, pins, children }: ShellProps) {
         <div className="spread">{!wide && <span className="title">Grand Tally</span>}</div>
         {!wide && pins.length > 0 && (
           <MenuTrigger>
-            <Button className="room" aria-label={`${pins.length} pins`}><Pin aria-hidden /><span>{pins.length === 1 ? "1 pin" : `${pins.length} pins`}</span></Button>
+            <Button className="room" aria-label={pins.length === 1 ? "1 pin" : `${pins.length} pins`}><Pin aria-hidden /><span>{pins.length === 1 ? "1 pin" : `${pins.length} pins`}</span></Button>
             <Popover placement="right bottom"><Menu aria-label="Your pins">{pins.map((pin) => <MenuItem key={pin.kind + pin.id} href={pinHref(pin)} textValue={pin.name}>{pin.kind === "dashboard" ? <LayoutDashboard aria-hidden /> : pin.kind === "filter" ? <Funnel aria-hidden /> : <ScrollText aria-hidden />}{pin.name}</MenuItem>)}</Menu></Popover>
           </MenuTrigger>
         )}

@@ -4,18 +4,20 @@ import { ChevronLeft, ChevronRight, ScrollText } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
+import type { LevelAnswer } from "@/core/answer";
 import { type LevelReport, PLAIN_DRESS, type Report, type VelocityReport, type WorkUnit } from "@/core/definition";
 import { valueWords, type Mark } from "@/core/figure";
 import { printReport } from "@/core/sentence";
 import { dayText, daysText } from "@/core/time";
 import type { ShownFigure, ShownSprint, SprintLine } from "@/contract/room";
-import { BurnUp } from "../charts";
+import { BurnUp, type AxisStretch } from "../charts";
 import { ask, Button, Checkbox, Choice, DayField, Empty, Mast, Page, Purpose, Title, Waiting } from "../kit";
 import { contextOf, FigureBody, OpenedRecords, partOf, saidWords, Says, type RoomFacts } from "../report";
 import { Forecast, useForecast } from "./Forecast";
 import { Ledger } from "./Ledger";
 import { Lists } from "./Lists";
 import { Grounds, Leaves } from "./sprintStyle";
+import { flowWidths } from "./flowWidths";
 import { cumulativeFlow } from "./sprintReports";
 
 const LEAVES = { burndown: "Burndown", burnup: "Burn-up", flow: "Cumulative flow", velocity: "Velocity" } as const;
@@ -110,8 +112,21 @@ function LeftOut({ context, team, without, onWithout }: { context: ReturnType<ty
 }
 
 function OtherFigure({ report, title, onOpen }: { report: Report; title: string; onOpen: (mark: Mark) => void }) {
+  const [stretch, setStretch] = useState<AxisStretch | null>(null);
   const { data, error } = useQuery({ queryKey: ["figure", report], queryFn: ({ signal }) => ask<ShownFigure>("/api/room/figure", { definition: report, dress: PLAIN_DRESS }, signal), placeholderData: keepPreviousData });
   if (error && !data) return <Empty says={error.message} />;
   if (!data || data.kind === "list") return <Waiting>Counting …</Waiting>;
-  return <><Says>{saidWords(data.says)}</Says><div aria-label="Figure" role="group" style={{ display: "flex", flexDirection: "column", flex: 1, minHeight: 0 }}><FigureBody shown={data} report={report} dress={PLAIN_DRESS} measure="" title={title} opened={null} onOpen={onOpen} asTable={false} /></div></>;
+  const flow = report.kind === "level" && data.kind === "history" && data.answer.kind === "level" ? data.answer : null;
+  return <><Says>{saidWords(data.says)}</Says><div aria-label="Figure" role="group" style={{ display: "flex", flexDirection: "column", flex: 1, minHeight: 0 }}><FigureBody shown={data} report={report} dress={PLAIN_DRESS} measure="" title={title} opened={null} onOpen={onOpen} asTable={false} {...(flow ? { stretch, onStretch: setStretch } : {})} /></div>{flow && (stretch ? <Widths answer={flow} {...stretch} onClose={() => setStretch(null)} /> : <p style={{ color: "var(--ink-2)" }}>Drag across the flow to measure each status between two days.</p>)}</>;
+}
+
+/** What each status held at two days, and how long things took through it from the first. */
+function Widths({ answer, from, to, onClose }: { answer: LevelAnswer; from: number; to: number; onClose: () => void }) {
+  const row = (place: number) => answer.rows[place]?.label ?? "";
+  return (
+    <table style={{ borderCollapse: "collapse", width: "100%" }} aria-label="Widths">
+      <thead><tr style={{ color: "var(--ink-2)", textAlign: "right" }}><th style={{ fontWeight: 500, textAlign: "left" }}>status <Button $small onPress={onClose}>Done measuring</Button></th><th style={{ fontWeight: 500 }}>{row(from)}</th><th style={{ fontWeight: 500 }}>{row(to)}</th><th style={{ fontWeight: 500 }}>time through it</th></tr></thead>
+      <tbody>{flowWidths(answer, from, to).map((one) => <tr key={one.label} style={{ borderTop: "1px solid var(--line)", textAlign: "right" }}><th scope="row" style={{ fontWeight: 500, textAlign: "left" }}>{one.label}</th><td>{one.first}</td><td>{one.second}</td><td>{one.days === null ? "–" : one.days === 1 ? "1 day" : `${one.days} days`}</td></tr>)}</tbody>
+    </table>
+  );
 }
