@@ -44,6 +44,7 @@ test("a saved filter is used, changed with the reports that change, and a report
   await page.goto("/reports?shelf=filters");
   await page.getByRole("button", { name: "More of Loud ones" }).click();
   await page.getByRole("menuitem", { name: "Put it into the bin" }).click();
+  await expect(page.getByRole("button", { name: "More of Loud ones" })).toHaveCount(0);
   await page.goto(report);
   await expect(page.getByRole("alert").filter({ hasText: "saved filter" })).toBeVisible();
   await page.getByRole("button", { name: "Drop it" }).click();
