@@ -36,7 +36,7 @@ export function Fan({ answer, pace, forecast, days }: { answer: BurndownAnswer; 
       <path d={`${line.path}L${now} ${y(line.level)}`} fill="none" stroke="var(--c1)" strokeWidth={2.4} />
       <line x1={now} x2={now} y1={8} y2={HEIGHT} stroke="var(--brass)" strokeWidth={2} />
       <line x1={LEFT} x2={WIDTH - 14} y1={y(0)} y2={y(0)} stroke="var(--ink)" strokeWidth={1.5} />
-      {marks.map((mark, i) => { const near = i > 0 && mark.x - marks[i - 1].x < 44; return <g key={mark.share}><line x1={mark.x} x2={mark.x} y1={HEIGHT - 5} y2={HEIGHT + 4} stroke="var(--ink)" strokeWidth={2} />{!near && <><text x={Math.min(mark.x, WIDTH - 24)} y={HEIGHT + 18} textAnchor="middle" style={{ fill: "var(--ink)", fontWeight: 650, fontSize: 11 }}>{mark.share}</text><text x={Math.min(mark.x, WIDTH - 24)} y={HEIGHT + 32} textAnchor="middle" style={{ fontSize: 10.5 }}>{mark.day}</text></>}</g>; })}
+      {marks.map((mark, i) => { const near = i > 0 && mark.x - marks[i - 1].x < 44; return <g key={mark.share}><line x1={mark.x} x2={mark.x} y1={HEIGHT - 5} y2={HEIGHT + 4} stroke="var(--ink)" strokeWidth={2} />{!near && <><text x={Math.min(mark.x, WIDTH - 34)} y={HEIGHT + 18} textAnchor="middle" style={{ fill: "var(--ink)", fontWeight: 650, fontSize: 11 }}>{mark.share}</text><text x={Math.min(mark.x, WIDTH - 34)} y={HEIGHT + 32} textAnchor="middle" style={{ fontSize: 10.5 }}>{mark.day}</text></>}</g>; })}
     </svg>
   );
 }
