@@ -8,7 +8,7 @@ import { COLUMNS, type Tile } from "@/core/definition";
 import type { Thing } from "@/core/catalog";
 import type { KeptDashboard } from "@/contract/room";
 import type { Mark } from "@/core/figure";
-import { longDayText } from "@/core/time";
+import { longDayText, parseDay } from "@/core/time";
 import { ask, AskProblem, Button, DayField, Dialog, Empty, Field, Mast, Page, Purpose, tell, Title } from "../kit";
 import { Mailing, Sharing } from "../handing";
 import { FigureBody, OpenedRecords, partOf, PartRecords } from "../report";
@@ -108,7 +108,7 @@ function useStood(): [string, (day: string) => void] {
   const [stood, setStood] = useState("");
   useEffect(() => {
     const given = new URLSearchParams(location.search).get("stood") ?? "";
-    if (/^\d{4}-\d\d-\d\d$/.test(given)) setStood(given);
+    if (parseDay(given)) setStood(given);
   }, []);
   const choose = (day: string) => {
     setStood(day);
