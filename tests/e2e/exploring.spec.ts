@@ -1,5 +1,5 @@
 import { expect, test, type Page } from "@playwright/test";
-import { reportOf, saveAs, signIn } from "./support";
+import { dragAcross, reportOf, saveAs, signIn } from "./support";
 
 const sentence = (page: Page) => page.getByRole("heading", { level: 1 });
 const explore = (page: Page) => page.getByRole("region", { name: "Explore" });
@@ -25,12 +25,7 @@ test("a stretch is dragged across a trend, told by the week beside the one befor
   await signIn(page, "ines");
   await page.goto(reportOf("level of faults where status is open at month ends for last 18 months as line"));
   await expect(explore(page)).toBeVisible();
-  const box = (await page.locator(".recharts-surface").first().boundingBox())!;
-  await page.mouse.move(box.x + box.width * 0.5, box.y + box.height * 0.6);
-  await page.mouse.down();
-  await page.mouse.move(box.x + box.width * 0.6, box.y + box.height * 0.6, { steps: 4 });
-  await page.mouse.move(box.x + box.width * 0.8, box.y + box.height * 0.6, { steps: 4 });
-  await page.mouse.up();
+  await dragAcross(page, 0.5, 0.8);
   await expect(explore(page).getByRole("status", { name: "Rate" })).toContainText("the stretch before");
   await explore(page).getByRole("button", { name: "Closer" }).click();
   await expect(sentence(page)).toHaveAccessibleName(/at month ends for \d{4}-\d\d-\d\d to \d{4}-\d\d-\d\d as line$/);

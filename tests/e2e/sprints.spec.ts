@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { signIn } from "./support";
+import { dragAcross, signIn } from "./support";
 
 test("somebody sees whether the running sprint will make it, and what came into the one before", async ({ page }) => {
   await signIn(page, "aoife");
@@ -31,20 +31,19 @@ test("the unit is remembered, a list opens its records, and leaves go by keys", 
   await expect(page.getByLabel("Counted in")).toHaveValue("count");
   await page.getByRole("tab", { name: "Burndown" }).focus();
   await page.keyboard.press("ArrowRight");
-  await expect(page.getByRole("img", { name: /^Burn-up of/ })).toBeVisible();
+  await expect(page.getByRole("group", { name: /^Burn-up of/ })).toBeVisible();
   await page.keyboard.press("ArrowRight");
   await expect(page.getByRole("tab", { name: "Cumulative flow" })).toHaveAttribute("aria-selected", "true");
   await expect(page.getByRole("group", { name: "Statuses in the flow" }).getByRole("checkbox").first()).toBeVisible();
-  const box = (await page.locator(".recharts-surface").first().boundingBox())!;
-  await page.mouse.move(box.x + box.width * 0.15, box.y + box.height * 0.5);
-  await page.mouse.down();
-  await page.mouse.move(box.x + box.width * 0.4, box.y + box.height * 0.5, { steps: 4 });
-  await page.mouse.move(box.x + box.width * 0.8, box.y + box.height * 0.5, { steps: 4 });
-  await page.mouse.up();
+  await dragAcross(page, 0.15, 0.8);
   const widths = page.getByRole("table", { name: "Widths" });
   await expect(widths.getByRole("columnheader", { name: "time through it" })).toBeVisible();
   await widths.getByRole("button", { name: "Done measuring" }).click();
   await expect(widths).toHaveCount(0);
+  await page.getByRole("button", { name: "measure it" }).press("Enter");
+  await expect(widths.getByLabel("From the end of")).toHaveValue("0");
+  await widths.getByLabel("From the end of").selectOption("1");
+  await expect(widths.getByLabel("From the end of")).toHaveValue("1");
   await page.getByRole("link", { name: "As a report" }).click();
   await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(/^level of items where sprint is .* split by status as area$/);
 });

@@ -33,6 +33,16 @@ export async function recordsInDrawer(page: Page): Promise<number> {
   return Number(/· ([\d\u202f]+) /.exec((await status.textContent())!)![1].replace(/\u202f/g, ""));
 }
 
+/** Drags the pointer across the first chart of the page, between two parts of its width. */
+export async function dragAcross(page: Page, from: number, to: number): Promise<void> {
+  const { x, y, width, height } = (await page.locator(".recharts-surface").first().boundingBox())!;
+  await page.mouse.move(x + width * from, y + height * 0.6);
+  await page.mouse.down();
+  await page.mouse.move(x + (width * (from + to)) / 2, y + height * 0.6, { steps: 4 });
+  await page.mouse.move(x + width * to, y + height * 0.6, { steps: 4 });
+  await page.mouse.up();
+}
+
 /** Saves a new report by a name, and waits until it has its page. */
 export async function saveAs(page: Page, name: string): Promise<void> {
   await page.getByRole("button", { name: "Save", exact: true }).click();

@@ -2,7 +2,7 @@
 import { valueWords } from "@/core/figure";
 import { plankScale } from "./plankScale";
 import type { PlanksProps } from "./Planks";
-import { ticksTo } from "./drawing";
+import { opens, ticksTo } from "./drawing";
 
 const WIDTH = 860;
 const HEIGHT = 330;
@@ -30,7 +30,7 @@ export function BurnUp({ answer, pace, drawn, forecast }: Omit<PlanksProps, "mod
   const done = (left: number) => y(Math.max(0, now.scope - left));
   const band = (low: "p5" | "p15", high: "p85" | "p95") => `M${[...fan.map((point) => `${point.x} ${done(point[high])}`), ...[...fan].reverse().map((point) => `${point.x} ${done(point[low])}`)].join(" L")}Z`;
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT + 30}`} style={{ width: "100%", minWidth: 560, maxHeight: 420 }} role="img" aria-label={`${drawn.label}: ${told(now.done)} done of ${told(now.scope)}`}>
+    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT + 30}`} style={{ width: "100%", minWidth: 560, maxHeight: 420 }} role="group" aria-label={`${drawn.label}: ${told(now.done)} done of ${told(now.scope)}`}>
       {pace.days.map((day, i) => (
         <g key={day.day}>
           {day.works && <rect x={lefts[i] + 1} y={30} width={Math.max(widthOf(i) - 2, 1)} height={HEIGHT - 30} fill="var(--salt)" />}
@@ -44,7 +44,7 @@ export function BurnUp({ answer, pace, drawn, forecast }: Omit<PlanksProps, "mod
       <path d={path("done")} fill="none" stroke="var(--c5)" strokeWidth={3.4} />
       {span.closed === null && <line x1={x(burndown.until)} x2={x(burndown.until)} y1={22} y2={HEIGHT} stroke="var(--brass)" strokeWidth={2.4} />}
       <text x={x(burndown.until) + 10} y={y(now.scope) + 4} style={{ fill: "var(--ink)", fontWeight: 600 }}>{told(now.scope)} in all</text>
-      <text x={x(burndown.until) + 10} y={Math.min(y(now.done) + 4, HEIGHT - 4)} style={{ fill: "var(--ink)", fontWeight: 600 }}>{told(now.done)} done</text>
+      <g {...opens({ path: ["finished"], label: "Finished in this sprint", value: now.done, words: told(now.done), percent: null, written: "", color: "c5", soFar: false }, drawn)}><text x={x(burndown.until) + 10} y={Math.min(y(now.done) + 4, HEIGHT - 4)} style={{ fill: "var(--ink)", fontWeight: 600 }}>{told(now.done)} done</text></g>
       <line x1={LEFT} x2={WIDTH - 110} y1={y(0)} y2={y(0)} stroke="var(--ink)" strokeWidth={1.5} />
     </svg>
   );

@@ -90,11 +90,11 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
               {answer?.burndown && leaf === "burndown" && <Checkbox isSelected={onWorkingDays} onChange={setOnWorkingDays}>Pace over working days only</Checkbox>}
               {answer?.burndown && data.shown.pace && (leaf === "burndown"
                 ? <div aria-label="Figure" role="group" style={{ display: "flex", flex: 1 }}><FigureBody shown={data.shown} report={data.definition} dress={PLAIN_DRESS} measure="" title={`Burndown of ${sprint.name}`} opened={null} onOpen={(mark) => open(data.definition, mark, mark.label)} asTable={false} pace={onWorkingDays ? "working" : "clock"} /></div>
-                : <BurnUp answer={answer} pace={data.shown.pace} drawn={{ onOpen: () => undefined, opened: null, label: `Burn-up of ${sprint.name}`, dress: PLAIN_DRESS }} forecast={forecast?.forecast ? { forecast: forecast.forecast, days: forecast.days } : null} />)}
+                : <BurnUp answer={answer} pace={data.shown.pace} drawn={{ onOpen: (mark) => open(data.definition, mark, mark.label), opened: null, label: `Burn-up of ${sprint.name}`, dress: PLAIN_DRESS }} forecast={forecast?.forecast ? { forecast: forecast.forecast, days: forecast.days } : null} />)}
               {!answer?.burndown && <Empty says={sprint.starts ? "There is nothing to draw before it begins." : "Its dates are missing: a sprint needs a start and an end before anything can burn down."} />}
             </>
           ) : <OtherFigure report={reports[leaf]} title={`${LEAVES[leaf]} of ${leaf === "velocity" ? (sprint.team ?? "the team") : sprint.name}`} onOpen={(mark) => open(reports[leaf], mark, mark.label)} />}
-          {leaf === "flow" && <LeftOut context={context} team={reports.flow as LevelReport} without={without} onWithout={setWithout} />}
+          {leaf === "flow" && <LeftOut context={context} report={reports.flow as LevelReport} without={without} onWithout={setWithout} />}
         </section>
         {data && <Ledger sprint={data} words={words} zone={facts.calendar.zone} />}
       </Grounds>
@@ -105,8 +105,8 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
 }
 
 /** Statuses that the flow leaves out. */
-function LeftOut({ context, team, without, onWithout }: { context: ReturnType<typeof contextOf>; team: LevelReport; without: readonly number[]; onWithout: (ids: readonly number[]) => void }) {
-  const { data } = useQuery({ queryKey: ["figure", { ...team, split: { field: ["status"] } }], queryFn: ({ signal }) => ask<ShownFigure>("/api/room/figure", { definition: { ...team, split: { field: ["status"] } }, dress: PLAIN_DRESS }, signal) });
+function LeftOut({ context, report, without, onWithout }: { context: ReturnType<typeof contextOf>; report: LevelReport; without: readonly number[]; onWithout: (ids: readonly number[]) => void }) {
+  const { data } = useQuery({ queryKey: ["figure", { ...report, split: { field: ["status"] } }], queryFn: ({ signal }) => ask<ShownFigure>("/api/room/figure", { definition: { ...report, split: { field: ["status"] } }, dress: PLAIN_DRESS }, signal) });
   const keys = data?.kind === "history" && data.answer.kind === "level" ? data.answer.split.map((head) => Number(head.key.slice(1))).filter(Number.isFinite) : [];
   return <fieldset aria-label="Statuses in the flow" style={{ border: 0, padding: 0, display: "flex", gap: "2px 14px", flexWrap: "wrap" }}>{keys.map((id) => <Checkbox key={id} isSelected={!without.includes(id)} onChange={(on) => onWithout(on ? without.filter((one) => one !== id) : [...without, id])}>{context.catalog.names.find("status", id)?.label ?? String(id)}</Checkbox>)}</fieldset>;
 }
@@ -117,15 +117,20 @@ function OtherFigure({ report, title, onOpen }: { report: Report; title: string;
   if (error && !data) return <Empty says={error.message} />;
   if (!data || data.kind === "list") return <Waiting>Counting …</Waiting>;
   const flow = report.kind === "level" && data.kind === "history" && data.answer.kind === "level" ? data.answer : null;
-  return <><Says>{saidWords(data.says)}</Says><div aria-label="Figure" role="group" style={{ display: "flex", flexDirection: "column", flex: 1, minHeight: 0 }}><FigureBody shown={data} report={report} dress={PLAIN_DRESS} measure="" title={title} opened={null} onOpen={onOpen} asTable={false} {...(flow ? { stretch, onStretch: setStretch } : {})} /></div>{flow && (stretch ? <Widths answer={flow} {...stretch} onClose={() => setStretch(null)} /> : <p style={{ color: "var(--ink-2)" }}>Drag across the flow to measure each status between two days.</p>)}</>;
+  return <><Says>{saidWords(data.says)}</Says><div aria-label="Figure" role="group" style={{ display: "flex", flexDirection: "column", flex: 1, minHeight: 0 }}><FigureBody shown={data} report={report} dress={PLAIN_DRESS} measure="" title={title} opened={null} onOpen={onOpen} asTable={false} {...(flow ? { stretch, onStretch: setStretch } : {})} /></div>{flow && flow.rows.length > 1 && (stretch ? <Widths answer={flow} stretch={stretch} onStretch={setStretch} /> : <p style={{ color: "var(--ink-2)" }}>Drag across the flow, or <Button $small $look="line" onPress={() => setStretch({ from: 0, to: flow.rows.length - 1 })}>measure it</Button> between two days.</p>)}</>;
 }
 
 /** What each status held at two days, and how long things took through it from the first. */
-function Widths({ answer, from, to, onClose }: { answer: LevelAnswer; from: number; to: number; onClose: () => void }) {
-  const row = (place: number) => answer.rows[place]?.label ?? "";
+function Widths({ answer, stretch: { from, to }, onStretch }: { answer: LevelAnswer; stretch: AxisStretch; onStretch: (stretch: AxisStretch | null) => void }) {
+  const days = answer.rows.map((row, place) => [String(place), row.label] as const);
   return (
     <table style={{ borderCollapse: "collapse", width: "100%" }} aria-label="Widths">
-      <thead><tr style={{ color: "var(--ink-2)", textAlign: "right" }}><th style={{ fontWeight: 500, textAlign: "left" }}>status <Button $small onPress={onClose}>Done measuring</Button></th><th style={{ fontWeight: 500 }}>{row(from)}</th><th style={{ fontWeight: 500 }}>{row(to)}</th><th style={{ fontWeight: 500 }}>time through it</th></tr></thead>
+      <thead><tr style={{ color: "var(--ink-2)", textAlign: "right" }}>
+        <th style={{ fontWeight: 500, textAlign: "left" }}>status <Button $small onPress={() => onStretch(null)}>Done measuring</Button></th>
+        <th style={{ fontWeight: 500 }}><Choice hideLabel label="From the end of" value={String(from)} options={days.slice(0, to)} onChange={(place) => onStretch({ from: Number(place), to })} /></th>
+        <th style={{ fontWeight: 500 }}><Choice hideLabel label="To the end of" value={String(to)} options={days.slice(from + 1)} onChange={(place) => onStretch({ from, to: Number(place) })} /></th>
+        <th style={{ fontWeight: 500 }}>time through it</th>
+      </tr></thead>
       <tbody>{flowWidths(answer, from, to).map((one) => <tr key={one.label} style={{ borderTop: "1px solid var(--line)", textAlign: "right" }}><th scope="row" style={{ fontWeight: 500, textAlign: "left" }}>{one.label}</th><td>{one.first}</td><td>{one.second}</td><td>{one.days === null ? "–" : one.days === 1 ? "1 day" : `${one.days} days`}</td></tr>)}</tbody>
     </table>
   );

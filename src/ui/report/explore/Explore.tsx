@@ -87,7 +87,7 @@ function OppositeStory({ report, answer }: { report: Trend; answer: TrendAnswer 
 }
 
 function useDirection(report: Trend | null): -1 | 0 | 1 | null {
-  const bare = report && ({ ...report, ...(report.kind === "level" ? splitBy(report, null) : {}), split: undefined } as Report);
-  const { data } = useQuery({ queryKey: ["direction", bare], queryFn: ({ signal }) => ask<ShownFigure>("/api/room/figure", { definition: JSON.parse(JSON.stringify(bare)) as Report, dress: PLAIN_DRESS }, signal), enabled: bare !== null, staleTime: 300_000, retry: false });
+  const bare = report?.kind === "level" ? splitBy(report, null) : report;
+  const { data } = useQuery({ queryKey: ["direction", bare], queryFn: ({ signal }) => ask<ShownFigure>("/api/room/figure", { definition: bare, dress: PLAIN_DRESS }, signal), enabled: bare !== null, staleTime: 300_000, retry: false });
   return data?.kind === "history" && (data.answer.kind === "level" || data.answer.kind === "crossings") ? direction(data.answer) : null;
 }
