@@ -1,5 +1,6 @@
 import { parseSentence } from "../sentence";
-import { sampleContext } from "../../../tests/support/sample";
+import { Catalog } from "../catalog";
+import { sampleContext, sampleData } from "../../../tests/support/sample";
 import { unknownThen } from ".";
 
 const context = sampleContext();
@@ -21,3 +22,11 @@ test.each([
   ["level of items where category is empty at month ends for last 3 months", ["category"]],
   ["count moves by field", []],
 ])("%s: %j", (sentence, wanted) => expect(unknown(sentence).sort()).toEqual([...wanted].sort()));
+
+test("what a saved filter asks for counts, too, wherever it is used", () => {
+  const stormy = { id: 901, name: "Stormy", subject: { id: "items" as const }, where: { kind: "test" as const, field: ["tags"], operator: "isEmpty" as const, values: [] } };
+  const catalog = new Catalog({ ...sampleData, filters: [...(sampleData.filters ?? []), stormy as never] });
+  const count = { kind: "count" as const, subject: { id: "items" as const }, measures: [{ measure: "count" as const }], by: [] };
+  expect(unknownThen({ ...count, where: { kind: "filter", filter: 901 } }, catalog)).toEqual(["tags"]);
+  expect(unknownThen({ ...count, subject: { id: "items", filter: 901 } }, catalog)).toEqual(["tags"]);
+});
