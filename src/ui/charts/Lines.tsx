@@ -60,8 +60,6 @@ function useDrag(points: number, { left, right }: { readonly left: number; reado
  */
 export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStretch }: LinesProps) {
   const { dress } = drawn;
-  const drag = useDrag(figure.rows.length, { left: dress.axisTitle ? 58 : 44, right: figure.series.length ? 104 : 36 }, onStretch);
-  const marked = drag.dragged ?? stretch ?? null;
   const isArea = as !== "line";
   const series = figure.series.length ? figure.series : [null];
   const markOf = (row: FigureRow, i: number): Mark => (figure.series.length ? row.parts[i] : row);
@@ -79,15 +77,18 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
   const running = figure.rows.find((row) => row.soFar);
   const under = groupAxis(drawn);
   const hasRoom = figure.series.length === 0 || figure.series.every((_, i) => ends[i] !== undefined);
+  const margins = { left: dress.axisTitle ? 58 : 44, right: figure.series.length && hasRoom ? 104 : 36 };
+  const drag = useDrag(figure.rows.length, margins, onStretch);
+  const marked = drag.dragged ?? stretch ?? null;
   return (
     <>
     {(!hasRoom || dress.legend === "above") && figure.series.length > 0 && dress.legend !== "none" && !drawn.small && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
     <div role="group" aria-label={drawn.label} style={{ width: "100%", height: drawn.small ? "100%" : 340, minHeight: 120, flex: 1, ...(onStretch ? { touchAction: "pan-y", userSelect: "none" } : {}) }} {...drag.handlers}>
       <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
-        <ComposedChart data={rows} margin={{ top: 20, right: figure.series.length && hasRoom ? 104 : 36, bottom: 0, left: 0 }} accessibilityLayer={false}>
+        <ComposedChart data={rows} margin={{ top: 20, right: margins.right, bottom: 0, left: 0 }} accessibilityLayer={false}>
           <CartesianGrid stroke="var(--grid)" vertical={false} />
           <XAxis dataKey="label" axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }} tickLine={false} interval="equidistantPreserveStart" tick={{ fontSize: 12 }} height={26 + under.room} {...(under.label ? { label: under.label } : {})} padding={AXIS_PADDING} />
-          <YAxis type="number" domain={[least, ticks[ticks.length - 1]]} ticks={least < 0 ? undefined : ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} width={dress.axisTitle ? 58 : 44} {...(as === "full" ? { tickFormatter: (n: number) => `${n} %` } : {})} {...(dress.axisTitle ? { label: { value: dress.axisTitle, angle: -90, position: "insideLeft", fontSize: 12 } } : {})} />
+          <YAxis type="number" domain={[least, ticks[ticks.length - 1]]} ticks={least < 0 ? undefined : ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} width={margins.left} {...(as === "full" ? { tickFormatter: (n: number) => `${n} %` } : {})} {...(dress.axisTitle ? { label: { value: dress.axisTitle, angle: -90, position: "insideLeft", fontSize: 12 } } : {})} />
           {!drawn.small && flags.map((flag) => <ReferenceLine key={flag.label + flag.words} x={flag.label} stroke="var(--ink)" strokeDasharray="2 3" label={{ value: `⚑ ${flag.words}`, position: "insideTopLeft", fill: "var(--ink-2)", fontSize: 12 }} />)}
           {marked && figure.rows[marked.to] && <ReferenceArea x1={figure.rows[marked.from].label} x2={figure.rows[marked.to].label} fill="var(--brass)" fillOpacity={0.14} stroke="var(--brass)" strokeWidth={1.5} />}
           {running && <ReferenceLine x={running.label} stroke="var(--brass)" strokeWidth={2.4} label={{ value: "so far", position: "top", fill: "var(--brass-ink)", fontSize: 12, fontWeight: 600 }} />}
