@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { spansOf, TRACKED, valuesAtCreation, type Move, type TrackedValues } from ".";
+import { CHANGES, changesBetween, spansOf, TRACKED, valuesAtCreation, type Move, type TrackedValues } from ".";
 import type { Stage } from "../catalog";
 
 const STAGES: Record<string, Stage> = { "1": "waiting", "2": "under way", "3": "waiting", "4": "finished", "5": "finished" };
@@ -90,4 +90,30 @@ describe("replay of moves = spans = item, for random histories", () => {
       expect(last.finishedAt).toBe(stages[stages.length - 1] === "finished" ? entered[entered.length - 1] : null);
       expect(last.startedAt).toBe(spans.find((_, i) => stages[i] === "under way")?.from ?? null);
     }));
+});
+
+describe("what changes between two states", () => {
+  const spans = (moves: Move[], now: Partial<TrackedValues>) => spansOf(life(now), moves, rules);
+  const names = (bits: number) => Object.entries(CHANGES).filter(([, bit]) => bits & bit).map(([name]) => name);
+  test("each has a bit of its own", () => expect(new Set(Object.values(CHANGES)).size).toBe(TRACKED.length + 2));
+  test("a status that stays open, one that finishes, and another field", () => {
+    const [logged, handled, done, raised] = spans([status(200, "1", "2"), status(300, "2", "4"), { at: 400, field: "priority", from: "7", to: "8" }], { status: "4", priority: "8" });
+    expect([changesBetween(logged, handled), changesBetween(handled, done), changesBetween(done, raised)].map(names)).toEqual([["status"], ["status", "open"], ["priority"]]);
+  });
+  test("several fields of one step are all of them", () => {
+    const [before, after] = spans([status(200, "1", "4"), { at: 200, field: "points", from: null, to: "5" }, { at: 200, field: "due", from: "9", to: null }], { status: "4", points: "5", due: null });
+    expect(names(changesBetween(before, after)).sort()).toEqual(["due", "open", "points", "status"]);
+  });
+  test("before creation and after deletion there is nothing", () => {
+    const [only] = spans([], { status: "1" });
+    expect([changesBetween(undefined, only), changesBetween(only, undefined)].map(names)).toEqual([["there"], ["there"]]);
+  });
+  test("states that follow on one another always differ in something", () => {
+    fc.assert(fc.property(fc.array(fc.record({ at: fc.integer({ min: 101, max: 130 }), field: fc.constantFrom(...TRACKED), to: fc.constantFrom("1", "2", "4", null) }), { maxLength: 12 }), (steps) => {
+      const now: Record<string, string | null> = { ...NONE };
+      const moves = steps.sort((a, b) => a.at - b.at).flatMap(({ at, field, to }): Move[] => { const from = now[field]; now[field] = to; return from === to ? [] : [{ at, field, from, to }]; });
+      const states = spansOf(life(now as Partial<TrackedValues>), moves, rules);
+      states.slice(1).forEach((state, i) => expect(changesBetween(states[i], state)).toBeGreaterThan(0));
+    }));
+  });
 });

@@ -50,7 +50,7 @@ export function isEnteredByChange(condition: Condition | undefined, view: Viewpo
       return depth < DEEPEST && filter?.subject.filter === undefined && isEnteredByChange(savedCondition(condition.filter, view.catalog), view, depth + 1);
     }
     case "test":
-      return condition.field.length === 1 && (condition.operator === "is" || condition.operator === "isAnyOf") && condition.values.length === 1 && isOneValue(condition.values[0]);
+      return condition.field.length === 1 && (condition.operator === "isEmpty" || ((condition.operator === "is" || condition.operator === "isAnyOf") && condition.values.length === 1 && isOneValue(condition.values[0])));
     default:
       return false;
   }
