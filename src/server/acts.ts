@@ -157,7 +157,13 @@ export const acts = {
   saveDayNote: act({ asks: contract.DayNoteAsk, run: async ({ em, desk }, asked) => settled(await saveDayNote(em, desk.viewer, asked)) }),
   dropDayNote: act({ asks: contract.IdAsk, run: ({ em, desk }, { id }) => dropDayNote(em, desk.viewer, id) }),
   findings: act({ asks: contract.IdAsk, run: async ({ em, desk }, { id }) => ((await loadReport(em, desk.viewer, id)) ? listFindings(em, id) : []) }),
-  keepFinding: act({ asks: contract.FindingAsk, run: async ({ em, desk }, asked) => settled(await keepFinding(em, desk.viewer, asked)) }),
+  keepFinding: act({
+    asks: contract.FindingAsk,
+    run: async ({ em, desk }, asked) => {
+      if (asked.report !== null && !(await loadReport(em, desk.viewer, asked.report))) throw new Refused([NONE], 404);
+      return settled(await keepFinding(em, desk.viewer, asked));
+    },
+  }),
   notices: act({ asks: contract.NothingAsk, run: ({ em, desk }) => listNotices(em, desk.viewer) }),
   noticeSeen: act({ asks: contract.AboutAsk, run: ({ em, desk }, { about }) => noticeSeen(em, desk.viewer, about) }),
   brand: act({ asks: contract.NothingAsk, run: ({ em }) => brandOf(em) }),

@@ -32,8 +32,12 @@ export async function listFindings(em: EntityManager, report: number): Promise<F
   return withConnection(em, async (client) => (await client.query<FindingLine>(`SELECT f.id, f.words, f.address, f.picture, p.name AS owner, ${ISO("f.created_at")} AS at FROM findings f JOIN people p ON p.id = f.owner_id WHERE f.report_id = $1 ORDER BY f.id DESC LIMIT 100`, [report])).rows);
 }
 
+/** How the picture of a finding begins: it brings its drawing with it, and leads to no address. */
+const PICTURE = "data:image/svg+xml;base64,";
+
 export async function keepFinding(em: EntityManager, viewer: Viewer, finding: { report: number | null; words: string; address: string; picture: string | null }): Promise<Result<number>> {
   if (!finding.address.startsWith("/") || finding.address.startsWith("//")) return refused({ code: "finding.address", message: "A finding leads back into this application." });
+  if (finding.picture !== null && !finding.picture.startsWith(PICTURE)) return refused({ code: "finding.picture", message: "The picture of a finding is a drawing of its own." });
   return withConnection(em, async (client) => fine((await client.query<{ id: number }>("INSERT INTO findings (report_id, words, address, picture, owner_id) VALUES ($1, $2, $3, $4, $5) RETURNING id", [finding.report, finding.words, finding.address, finding.picture, viewer.person])).rows[0].id));
 }
 
