@@ -24,14 +24,14 @@ export async function copyRows(em: EntityManager, plan: Plan<ExportQuery>, heade
         const { rows } = await client.query<{ count: string }>({ text: count.text, values: count.values as unknown[] });
         onCount?.(Number(rows[0].count));
         resolve();
-        out.write(`${header.map((words) => cell(words, separator)).join(separator)}\n`);
+        if (!out.destroyed) out.write(`${header.map((words) => cell(words, separator)).join(separator)}\n`);
         await pipe(client, await readingSettings(client, statement), separator, out);
         await client.query("COMMIT");
-        out.end();
+        if (!out.destroyed) out.end();
       } catch (error) {
         await client.query("ROLLBACK").catch(() => undefined);
         reject(error as Error);
-        out.destroy(error as Error);
+        if (!out.destroyed) out.destroy(error as Error);
       }
     }).catch(reject);
   });
@@ -48,12 +48,15 @@ async function readingSettings(client: PoolClient, { text, values }: Statement):
 
 const cell = (words: string, separator: string): string => (words.includes(separator) || /["\r\n]/.test(words) ? `"${words.replace(/"/g, '""')}"` : words);
 
+/** Copies the rows into `out`. Where its reader goes away, the rest is read past, so that the connection is free again. */
 function pipe(client: PoolClient, query: string, separator: "," | "\t", out: PassThrough): Promise<void> {
   const rows = client.query(copyTo(`COPY (${query}) TO STDOUT (FORMAT csv, DELIMITER E'${separator === "," ? "," : "\\t"}')`));
   return new Promise((resolve, reject) => {
-    out.on("close", () => rows.destroy());
     rows.on("error", reject);
     rows.on("end", () => resolve());
+    const readPast = () => { rows.unpipe(out); rows.resume(); };
+    if (out.destroyed) return void readPast();
+    out.on("close", readPast);
     rows.pipe(out, { end: false });
   });
 }
