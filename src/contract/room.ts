@@ -65,6 +65,8 @@ export interface ShownRecord {
   readonly id: number;
   readonly key: string | null;
   readonly cells: readonly (string | null)[];
+  /** What brought it into the part of a bridge or a flow: what changed, when and by whom. */
+  readonly decided?: { readonly what: string; readonly when: string; readonly by: string | null };
 }
 export interface ShownRecords {
   readonly count: number;

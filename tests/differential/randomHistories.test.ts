@@ -2,9 +2,9 @@ import fc from "fast-check";
 import { bridgeAnswer, crossingsAnswer, levelAnswer } from "@/core/answer";
 import { TRACKED } from "@/core/history";
 import type { BridgeReport, CrossingsReport, LevelReport, Report } from "@/core/definition";
-import { planBridge, planCrossings, planLevel, planRecords } from "@/core/plan";
+import { planBridge, planCrossings, planLevel, planRecords, type RecordRow } from "@/core/plan";
 import { printReport } from "@/core/sentence";
-import type { Viewpoint } from "@/core/sql";
+import { promiseMicros, type Viewpoint } from "@/core/sql";
 import { BUCKET_GRAINS, hasTooManyBuckets, parseInstant, resolvePeriod, workClock } from "@/core/time";
 import { importBundle, loadViewer, runPlan, withConnection, type EntityManager } from "@/data";
 import { deskOf } from "@/server/viewer/viewpoint";
@@ -12,7 +12,7 @@ import { arbitraryCondition, arbitraryPeriod, namedFields } from "../support/arb
 import { dropDatabase, freshDatabase } from "../support/database";
 import { randomHistories } from "../support/randomHistories";
 import { everyRecord } from "./records";
-import { Replay, sum } from "./replay";
+import { Replay, sum, type ReplayStep } from "./replay";
 import { readTimelines, recordAt } from "./timeline";
 
 const NOW = parseInstant("2026-11-24T15:30:00Z")!;
@@ -41,6 +41,18 @@ const measured = fc.constantFrom(["points"], ["remaining estimate"]);
 const close = (told: string | null, wanted: number | null) => (wanted === null ? told === null : told !== null && Math.abs(Number(told) - wanted) < 1e-6 * Math.max(1, Math.abs(wanted)));
 const mean = (values: readonly number[]): number | null => (values.length ? values.reduce((all, value) => all + value, 0) / values.length : null);
 const check = <T>(arbitrary: fc.Arbitrary<T>, property: (value: T) => Promise<void>, numRuns: number) => fc.assert(fc.asyncProperty(arbitrary, property), { numRuns, endOnFailure: true });
+
+/** The step that is told beside a record is the last of its steps, with moves that were made then. */
+function expectDecided(report: Report, row: RecordRow, steps: readonly ReplayStep[]): void {
+  const line = replay.lines.find((one) => one.key === row.key)!;
+  const last = steps.filter((step) => step.key === row.key).at(-1)!;
+  expect([says(report), row.key, row.decided?.at]).toEqual([says(report), row.key, last.at]);
+  const { kind, moves } = row.decided!;
+  expect([says(report), row.key, kind]).toEqual([says(report), row.key, last.at === line.createdAt ? "created" : last.at === line.deletedAt ? "deleted" : "moved"]);
+  if (kind === "moved") expect(moves.length).toBeGreaterThan(0);
+  const then = line.moves.filter((move) => move.at === last.at).map(({ field, to }) => ({ field, to: to === null ? null : String(to) }));
+  for (const { field, to } of moves) expect(then).toContainEqual({ field, to });
+}
 
 test("every state that is kept is what its moves come to", async () => {
   const rows = await withConnection(em, async (client) => (await client.query<{ item_id: number; at: string; status_id: number | null; priority_id: number | null; points: string | null; is_open: boolean; began: number; ended: number; valid_to: string }>(
@@ -147,6 +159,12 @@ test("a bridge between any two days adds up, names each item once, and its cause
         if (part.cause === "finished") expect(recordAt(line, second, view).stage).toBe("finished");
       }
     }
+    const steps = replay.stepsOf(report, field?.[0]).filter((step) => step.at > first && step.at <= second);
+    for (const [i, part] of parts.parts.slice(0, 4).entries()) {
+      const { rows } = await runPlan(em, planRecords(report, { opened: { path: [`p${i}`] }, showing: [["key"]], sorts: [], offset: 0, limit: 500 }, view));
+      expect(rows.map((row) => row.key).sort()).toEqual(part.items.map((item) => item.key).sort());
+      for (const row of rows) expectDecided(report, row, steps);
+    }
     expect(bridgeAnswer(parts).parts.map((part) => part.count)).toEqual(parts.parts.map((part) => part.items.length));
   }, 60);
 }, 120_000);
@@ -154,7 +172,8 @@ test("a bridge between any two days adds up, names each item once, and its cause
 test("a level and a flow open exactly the items that a replay finds", async () => {
   await check(fc.tuple(stretch(), where()), async ([at, condition]) => {
     const shared = { ...items, ...at, ...(condition ? { where: condition as LevelReport["where"] } : {}) };
-    const open = async (report: Report, path: string[]) => (await runPlan(em, planRecords(report, { opened: { path }, showing: [["key"]], sorts: [], offset: 0, limit: 500 }, view))).rows.map((row) => row.key).sort();
+    const openRows = async (report: Report, path: string[]) => (await runPlan(em, planRecords(report, { opened: { path }, showing: [["key"]], sorts: [], offset: 0, limit: 500 }, view))).rows;
+    const open = async (report: Report, path: string[]) => (await openRows(report, path)).map((row) => row.key).sort();
     const level: LevelReport = { kind: "level", ...shared };
     const flow: CrossingsReport = { kind: "crossings", which: "both", ...shared };
     const steps = replay.stepsOf(flow);
@@ -163,7 +182,40 @@ test("a level and a flow open exactly the items that a replay finds", async () =
       if (!row.cell || i % Math.ceil(rows.length / 8)) continue;
       expect([says(level), i, await open(level, [`b${i}`])]).toEqual([says(level), i, replay.thereAt(level, replay.lastOf(row.bucket)).map((line) => line.key).sort()]);
       const inside = steps.filter((step) => step.at >= row.bucket.start && step.at <= replay.lastOf(row.bucket));
-      for (const [way, keys] of [["in", inside.filter((step) => step.is !== null)], ["out", inside.filter((step) => step.is === null)]] as const) expect([says(flow), i, way, await open(flow, [`b${i}`, way])]).toEqual([says(flow), i, way, [...new Set(keys.map((step) => step.key))].sort()]);
+      for (const [way, those] of [["in", inside.filter((step) => step.is !== null)], ["out", inside.filter((step) => step.is === null)]] as const) {
+        const opened = await openRows(flow, [`b${i}`, way]);
+        expect([says(flow), i, way, opened.map((row) => row.key).sort()]).toEqual([says(flow), i, way, [...new Set(those.map((step) => step.key))].sort()]);
+        for (const row of opened) expectDecided(flow, row, those);
+      }
     }
   }, 20);
 }, 120_000);
+
+test("a promise is met, missed or running, with the time that is left of it, as its steps add up", async () => {
+  const clock = workClock(view.calendar);
+  const { names } = view.catalog;
+  const showing = [["key"], ["SLA response"], ["response time left"], ["SLA resolution"], ["resolution time left"]];
+  const { rows } = await runPlan(em, planRecords({ kind: "list", ...items, showing: [], sorts: [] }, { showing, sorts: [], offset: 0, limit: 1000 }, view));
+  expect(rows.length).toBeGreaterThan(50);
+  const seen = new Set<unknown>();
+  for (const { key, values } of rows) {
+    const line = replay.lines.find((one) => one.key === key)!;
+    const statusAt = (at: number) => names.find("status", recordAt(line, at, view).status as number)!;
+    const steps = [line.createdAt, ...new Set(line.moves.filter((move) => move.field === "status" && move.at > line.createdAt).map((move) => move.at))].filter((at, i, all) => i === 0 || statusAt(at).id !== statusAt(all[i - 1]).id);
+    const response = steps[1] ?? null;
+    const isFinished = (at: number) => statusAt(at).stage === "finished";
+    const resolution = isFinished(NOW) ? steps.filter((at, i) => isFinished(at) && (i === 0 || !isFinished(steps[i - 1]))).at(-1)! : null;
+    const promise = names.find("priority", recordAt(line, NOW, view).priority as number)?.promise;
+    for (const [at, which, done] of [[1, "response", response], [3, "resolution", resolution]] as const) {
+      const target = promise?.[which] ? promiseMicros(promise[which], promise.clock, view.calendar) : null;
+      const axis = (instant: number) => (promise?.clock === "working" ? clock.at(instant) : instant);
+      const end = done ?? NOW;
+      const ran = steps.filter((step) => step < end).reduce((all, step, i, before) => all + (statusAt(step).paused ? 0 : axis(Math.min(before[i + 1] ?? end, end)) - axis(step)), 0);
+      const wanted = target === null ? [null, null] : done !== null ? [ran <= target ? "met" : "missed", null] : [ran > target ? "missed" : "running", (target - ran) / 60_000_000];
+      expect([`seed ${SEED}`, key, which, values[at]]).toEqual([`seed ${SEED}`, key, which, wanted[0]]);
+      expect([`seed ${SEED}`, key, which, values[at + 1], close(values[at + 1] as string | null, wanted[1] as number | null)]).toEqual([`seed ${SEED}`, key, which, values[at + 1], true]);
+      seen.add(wanted[0]);
+    }
+  }
+  expect([...seen].sort()).toEqual(expect.arrayContaining(["met", "missed", null]));
+});

@@ -30,6 +30,7 @@ test("a saved filter is used, changed with the reports that change, and a report
   await page.getByRole("button", { name: "Save as filter" }).click();
   await page.getByLabel("Name", { exact: true }).fill("Loud ones");
   await page.getByRole("dialog").getByRole("button", { name: "Save", exact: true }).click();
+  await expect(page.getByRole("dialog")).toHaveCount(0);
   await page.goto(reportOf('count faults where in filter "Loud ones" and status is open by team as bars'));
   await saveAs(page, "Loud and open");
   const report = page.url();

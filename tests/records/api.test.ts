@@ -49,6 +49,13 @@ const bodyOf = (reply: Reply): Body => {
 const answer = async (sentence: string, more: object = {}) => bodyOf(await apiAnswer(em, clock, token, { sentence, ...more }));
 const records = async (sentence: string, more: object = {}) => bodyOf(await apiRecords(em, clock, token, { sentence, ...more }));
 
+interface Decided {
+  readonly at: string;
+  readonly kind: "created" | "deleted" | "moved";
+  readonly moves: readonly { readonly field: string; readonly from: string | null; readonly to: string | null; readonly by: string | null }[];
+}
+const decided = async (sentence: string, group: string[]): Promise<Decided[]> => (await records(sentence, { group })).rows.map((row) => (row as unknown as { decided: Decided }).decided);
+
 describe("what the door answers", () => {
   test("the sentence in our wording, the instant, and the account of its conditions", async () => {
     const body = await answer("Count ITEMS where status is closed and kind is fault Grouped By priority");
@@ -125,6 +132,22 @@ describe("the records behind a row", () => {
     const paged = [...(await keys(0)), ...(await keys(10)), ...(await keys(20)), ...(await keys(30))];
     expect(paged).toEqual(all);
     expect(new Set(all).size).toBe(all.length);
+  });
+  test("what is in a part of a bridge or a flow has the step that brought it there", async () => {
+    const bridge = "bridge of items where status is open from 2026-10-31 to 2026-11-24";
+    const { parts } = (await answer(bridge)) as unknown as { parts: { cause: string }[] };
+    const finished = await decided(bridge, [`p${parts.findIndex((part) => part.cause === "finished")}`]);
+    expect(finished.length).toBeGreaterThan(0);
+    for (const { kind, at, moves } of finished) {
+      expect([kind, moves.map((move) => move.field)]).toEqual(["moved", ["status"]]);
+      expect(["Signed off", "Withdrawn", "Shipped", "Dropped"]).toContain(moves[0].to);
+      expect(at > "2026-10-31" && at < NOW).toBe(true);
+    }
+    const created = await decided(bridge, [`p${parts.findIndex((part) => part.cause === "created")}`]);
+    expect(created.length).toBeGreaterThan(0);
+    for (const step of created) expect([step.kind, step.moves]).toEqual(step.kind === "created" ? ["created", []] : ["moved", [expect.objectContaining({ field: "status" })]]);
+    const left = await decided("arrivals and departures of items where assignee is bram by month for last 3 months", ["b2", "out"]);
+    for (const step of left) if (step.kind === "moved") expect(step.moves[0]).toMatchObject({ field: "assignee", from: "bram" });
   });
   test("a row that is not there is told so", async () => {
     expect(await apiRecords(em, clock, token, { sentence: "count items by priority", group: ["P9"] })).toMatchObject({ status: 400 });

@@ -18,12 +18,14 @@ export function numberText(value: Decimal.Value, places = 2): string {
   return (text.startsWith("-") ? "\u2212" : "") + grouped + (rest ? "." + rest : "");
 }
 
-/** Minutes for people: "25 min", "1 h 30 min", "3 d 4 h", "41 d". */
-export function durationWords(minutes: number): string {
-  if (minutes < 60) return `${Math.round(minutes)} min`;
+/** Minutes for people: "25 min", "1 h 30 min", "3 d 4 h", "41 d", "−3 h". */
+export function durationWords(exact: number): string {
+  const minutes = Math.round(exact);
+  if (minutes < 0) return `\u2212${durationWords(-minutes)}`;
+  if (minutes < 60) return `${minutes} min`;
   const days = Math.floor(minutes / 1440);
   const hours = Math.floor((minutes - days * 1440) / 60);
-  const rest = Math.round(minutes - days * 1440 - hours * 60);
+  const rest = minutes - days * 1440 - hours * 60;
   if (days >= 14) return `${days} d`;
   if (days > 0) return hours ? `${days} d ${hours} h` : `${days} d`;
   return rest ? `${hours} h ${rest} min` : `${hours} h`;

@@ -14,7 +14,7 @@ export type Source =
   /** The key of an item that is pointed at, seen only by who may see that item. */
   | { readonly kind: "itemKey"; readonly column: string };
 
-export type Derived = "stage" | "age" | "age in status" | "lead time" | "cycle time" | "time in status" | "time spent" | "SLA response" | "SLA resolution" | "old value" | "new value";
+export type Derived = "stage" | "age" | "age in status" | "lead time" | "cycle time" | "time in status" | "time spent" | "SLA response" | "SLA resolution" | "response time left" | "resolution time left" | "old value" | "new value";
 export type Unit = "minutes" | "hours" | "days";
 export const UNITS: readonly Unit[] = ["minutes", "hours", "days"];
 export const MINUTES_IN: Readonly<Record<Unit, number>> = { minutes: 1, hours: 60, days: 1440 };

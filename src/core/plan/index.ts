@@ -13,3 +13,4 @@ export { isHistory, type HistoryReport } from "./openedItems";
 export { planCompare, planEmptied, planValueCounts, type Compared, type Other, type ValueCounts } from "./planCompare";
 export { planExport, type ExportQuery } from "./planExport";
 export { planSprint, type ScopeChange, type SprintItem, type SprintParts } from "./planSprint";
+export { isStepped, type DecidingStep } from "./planDeciding";

@@ -6,6 +6,7 @@ import { bind, compile, EMPTY, identifier, joined, Relation, sql, type Fragment,
 import { countedRows, groupingOf, reportTests, type Grouping } from "./count";
 import { REST, type Key } from "./key";
 import { isHistory, openedItems } from "./openedItems";
+import { isStepped, planDeciding, type DecidingStep } from "./planDeciding";
 import { rankTops, type Plan } from "./planCount";
 
 /** The part of a figure that is opened: a key for each of the first tiers, and one for the split; nothing for all of it. */
@@ -33,6 +34,8 @@ export interface RecordRow {
   readonly id: number;
   readonly key: string | null;
   readonly values: readonly (string | readonly string[] | null)[];
+  /** In a part of a bridge or a flow: the step that decided. */
+  readonly decided?: DecidingStep;
 }
 
 export interface RecordsAnswer {
@@ -65,10 +68,17 @@ export function* planRecords(given: Report, ask: RecordsAsk, asked: Viewpoint): 
   const report = reportWith(given, ask.opened?.path);
   if (ask.only) return yield* recordsOf(report, ask, asked, sql`SELECT unnest(${bind(ask.only, "int[]")})`);
   const past = isHistory(report) ? yield* openedItems(report, ask.opened?.path ?? [], ask.opened?.split, asked) : null;
-  if (past) return yield* recordsOf(report, ask, past.view, past.items);
+  if (past) return yield* withDeciding(report, ask, asked, yield* recordsOf(report, ask, past.view, past.items));
   const now = report.kind === "count" ? yield* rankTops(groupingOf(report, asked)) : null;
   const view: Viewpoint = ask.opened?.before && report.kind === "count" && report.compared ? { ...asked, compared: report.compared } : asked;
   return yield* recordsOf(report, ask, view, null, now && { ...now, view });
+}
+
+/** Where a part is made of steps, each of its records with the one that decided. */
+function* withDeciding(report: Report, ask: RecordsAsk, view: Viewpoint, records: RecordsAnswer): Plan<RecordsAnswer> {
+  if (!isStepped(report)) return records;
+  const steps = yield* planDeciding(report, ask.opened?.path ?? [], records.rows.map((row) => row.id), view);
+  return { ...records, rows: records.rows.map((row) => { const decided = steps.get(row.id); return decided ? { ...row, decided } : row; }) };
 }
 
 function* recordsOf(report: Report, ask: RecordsAsk, view: Viewpoint, items: Fragment | null, grouping: Grouping | null = null): Plan<RecordsAnswer> {

@@ -1,5 +1,5 @@
 import { invariant } from "../base";
-import { isTrackedField, lastOf, STAGES, type Field, type FieldPath, type SubjectId, type ThingType } from "../catalog";
+import { isTrackedField, lastOf, STAGES, type Derived, type Field, type FieldPath, type SubjectId, type ThingType } from "../catalog";
 import { instantText, localDay, workClock, workingDayMinutes } from "../time";
 import { allOf, bind, EMPTY, identifier, joined, sql, type Fragment } from "./fragment";
 import type { Viewpoint } from "./viewpoint";
@@ -287,7 +287,7 @@ export class Relation {
   }
 
   /** What follows from the state of an item, held by an alias. */
-  private ofState(state: string, name: "stage" | "age" | "age in status" | "lead time" | "cycle time" | "SLA response" | "SLA resolution", alias: string, working: boolean): Fragment {
+  private ofState(state: string, name: Exclude<Derived, "time in status" | "time spent" | "old value" | "new value">, alias: string, working: boolean): Fragment {
     const at = (column: string) => identifier(`${state}.${column}`);
     const between = (from: readonly [Fragment, Fragment], to: readonly [Fragment, Fragment]) => (working ? sql`((${to[1]} - ${from[1]})::numeric / ${MINUTE_US})` : sql`(extract(epoch FROM ${to[0]} - ${from[0]}) / 60)`);
     const created = [identifier(`${state === "s" ? "s" : this.ownColumn(alias)}.created_at`), at("w_created")] as const;
@@ -309,7 +309,10 @@ export class Relation {
         return between([at("started_at"), at("w_started")], finished);
       case "SLA response":
       case "SLA resolution":
-        return this.promise(state, name === "SLA response" ? "response" : "resolution");
+        return this.promise(state, name === "SLA response" ? "response" : "resolution", sql`NULL::text`, ({ taken, ran, target }) => sql`CASE WHEN ${taken} IS NOT NULL THEN CASE WHEN ${taken} <= ${target} THEN 'met' ELSE 'missed' END WHEN ${ran} > ${target} THEN 'missed' ELSE 'running' END`);
+      case "response time left":
+      case "resolution time left":
+        return this.promise(state, name === "response time left" ? "response" : "resolution", sql`NULL::numeric`, ({ taken, ran, target }) => sql`CASE WHEN ${taken} IS NULL THEN (${target} - ${ran})::numeric / ${MINUTE_US} END`);
     }
   }
 
@@ -323,8 +326,12 @@ export class Relation {
     return sql`(SELECT coalesce(sum(${span}), 0) FROM state_spans x WHERE x.item_id = ${identifier(`${alias}.id`)} AND x.status_id = ${bind(status, "int")} AND x.valid_from < ${this.now})`;
   }
 
-  /** Whether a promise is met, missed or running, by the target of the priority it has (calculations, section 7); nothing without a target. */
-  private promise(state: string, which: "response" | "resolution"): Fragment {
+  /**
+   * What a promise comes to by the target of the priority it has (calculations, section 7).
+   * @param none where nothing is promised
+   * @param told from the µs that it took (null while it is not done), that have run so far, and that were promised
+   */
+  private promise(state: string, which: "response" | "resolution", none: Fragment, told: (micros: Readonly<Record<"taken" | "ran" | "target", Fragment>>) => Fragment): Fragment {
     const at = (column: string) => identifier(`${state}.${column}`);
     const { names } = this.view.catalog;
     const paused = names.list("status").filter((status) => status.paused).map((status) => status.id);
@@ -334,12 +341,10 @@ export class Relation {
       const target = promise?.[which] ? promiseMicros(promise[which], promise.clock, this.view.calendar) : null;
       if (target === null || !promise) return [];
       const working = promise.clock === "working";
-      const taken = at(`${which}_${working ? "work_us" : "us"}`);
       const ran = sql`(${at(working ? "ran_work_us" : "ran_us")} + CASE WHEN ${at("status_id")} = ANY(${bind(paused, "int[]")}) THEN 0 ELSE ${runs(working)} END)`;
-      const limit = sql`${bind(target, "bigint")}`;
-      return [sql`WHEN ${bind(id, "int")} THEN CASE WHEN ${taken} IS NOT NULL THEN CASE WHEN ${taken} <= ${limit} THEN 'met' ELSE 'missed' END WHEN ${ran} > ${limit} THEN 'missed' ELSE 'running' END`];
+      return [sql`WHEN ${bind(id, "int")} THEN ${told({ taken: at(`${which}_${working ? "work_us" : "us"}`), ran, target: sql`${bind(target, "bigint")}` })}`];
     });
-    return cases.length ? sql`CASE ${at("priority_id")} ${joined(cases, " ")} END` : sql`NULL::text`;
+    return cases.length ? sql`CASE ${at("priority_id")} ${joined(cases, " ")} END` : none;
   }
 
   /** A moved value by its name: moves keep the identity of things. The names are joined, so each is found once for each move. */

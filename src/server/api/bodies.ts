@@ -3,7 +3,7 @@ import { decimalText } from "@/core/base";
 import { lastOf, type ThingType } from "@/core/catalog";
 import type { CountReport, Report } from "@/core/definition";
 import { paceOf } from "@/core/history";
-import type { RecordRow, RecordsAnswer } from "@/core/plan";
+import type { DecidingStep, RecordRow, RecordsAnswer } from "@/core/plan";
 import { instantText, type Bucket } from "@/core/time";
 import type { GroupValue } from "@/contract/api";
 import type { Desk } from "../viewer/viewpoint";
@@ -109,7 +109,16 @@ export function listBody(records: RecordsAnswer, report: Report, desk: Desk): ob
   const values = (row: RecordRow) => row.values.map((value, i) => (value === null ? null : typeof value === "string" ? kept(value, fields[i].thing) : value.map((one) => kept(one, fields[i].thing))));
   return {
     columns: records.showing.map((ids) => ({ role: "field", name: ids.join("'s ") })),
-    rows: records.rows.map((row) => ({ key: row.key, values: values(row) })),
+    rows: records.rows.map((row) => ({ key: row.key, values: values(row), ...(row.decided ? { decided: decidedBody(row.decided, desk) } : {}) })),
     total: { value: records.count, records: records.count, empties: 0 },
   };
+}
+
+/** The step that brought a record into a part: things by their names, people by login. */
+function decidedBody({ at, kind, moves }: DecidingStep, { view: { catalog } }: Desk): object {
+  const kept = (field: string, value: string | null) => {
+    const thing = lastOf(catalog.findPath("items", [field])!).thing;
+    return value !== null && thing ? (catalog.names.find(thing, Number(value))?.name ?? null) : value;
+  };
+  return { at: instantText(at), kind, moves: moves.map(({ field, from, to, by }) => ({ field, from: kept(field, from), to: kept(field, to), by: by === null ? null : (catalog.names.find("person", by)?.name ?? null) })) };
 }

@@ -4,11 +4,11 @@ import { asDrawn, MOST_DRAWN, unknownThen, type CountReport, type Dress, type Re
 import { allOfParts, topParts, type Value } from "@/core/filter";
 import { figureOf, figureSays, historyFigure, historySays, isTooLong, type Figure, type Said } from "@/core/figure";
 import { paceOf } from "@/core/history";
-import { defaultShowing, isHistory, planEmptied, type HistoryReport, type Opened, type RecordRow } from "@/core/plan";
+import { defaultShowing, isHistory, planEmptied, type DecidingStep, type HistoryReport, type Opened, type RecordRow } from "@/core/plan";
 import type { Viewpoint } from "@/core/sql";
 import { addDays, clockText, dayText, endOfDay, isWorkingDay, localDay, longDayText, parseInstant, startOfDay, weekdayOf, WEEKDAYS } from "@/core/time";
 import { durationWords, folded, numberText } from "@/core/base";
-import type { EmptiedBy, ShownFigure, ShownPace, ShownRecords, ValueLine } from "@/contract/room";
+import type { EmptiedBy, ShownFigure, ShownPace, ShownRecord, ShownRecords, ValueLine } from "@/contract/room";
 import { type EntityManager, runPlan } from "@/data";
 import type { Desk } from "../viewer/viewpoint";
 import { answerCount, answerHistory, answerRecords, viewOf } from "./answerReport";
@@ -83,7 +83,19 @@ export async function askRecords(em: EntityManager, desk: Desk, report: Report, 
   return {
     count: found.count,
     columns: paths.map((path, i) => ({ field: showing[i], words: pathWords(path), align: !lastOf(path).many && typeOf(lastOf(path)).kept === "number" ? "right" : "left" })),
-    rows: found.rows.map((row) => ({ id: row.id, key: row.key, cells: cellsOf(row, paths.map(lastOf), desk) })),
+    rows: found.rows.map((row) => ({ id: row.id, key: row.key, cells: cellsOf(row, paths.map(lastOf), desk), ...(row.decided ? { decided: decidedWords(row.decided, desk) } : {}) })),
+  };
+}
+
+/** The step that decided, in words; what the viewer may not know reads as not set. */
+function decidedWords({ at, kind, moves }: DecidingStep, desk: Desk): NonNullable<ShownRecord["decided"]> {
+  const { catalog, calendar } = desk.view;
+  const words = (field: string, value: string | null) => (value === null ? null : cellWords(value, lastOf(catalog.findPath("items", [field])!), desk)) ?? "not set";
+  const by = moves.find((move) => move.by !== null)?.by ?? null;
+  return {
+    what: kind === "moved" ? moves.map((move) => `${move.field}: ${words(move.field, move.from)} → ${words(move.field, move.to)}`).join(", ") : kind,
+    when: `${longDayText(localDay(at, calendar.zone))}, ${clockText(at, calendar.zone)}`,
+    by: by === null ? null : (catalog.names.find("person", by)?.label ?? null),
   };
 }
 

@@ -6,12 +6,15 @@ import Link from "next/link";
 import { useEffect, useRef } from "react";
 import styled from "styled-components";
 import type { ListReport, Report } from "@/core/definition";
-import type { OpenedPart, ShownRecords } from "@/contract/room";
+import type { OpenedPart, ShownRecord, ShownRecords } from "@/contract/room";
 import { ask, Waiting } from "../kit";
 
 export type Sorts = ListReport["sorts"];
 const ROW = 27;
 const PAGE = 200;
+/** A column of the records, or that of what brought each into the part. */
+type ShownColumn = { readonly column: ShownRecords["columns"][number]; readonly at: number } | { readonly column: null; readonly at?: undefined };
+const decidedText = ({ what, when, by }: NonNullable<ShownRecord["decided"]>): string => [what, when, ...(by ? [by] : [])].join(", ");
 
 const Scroll = styled.div<{ $bare?: boolean }>`
   overflow: auto; flex: 1; min-height: 0; outline-offset: -3px;
@@ -74,8 +77,11 @@ export function RecordsTable({ report, opened, showing, sorts, onSort, onCount, 
   }, [first, onCount]);
   if (error) return <p role="alert" style={{ padding: 14, color: "var(--alarm)" }}>{error.message}</p>;
   if (!first) return <Waiting style={{ padding: 14 }}>Reading the records …</Waiting>;
-  const widths = first.columns.map((column) => ({ ...widthOf(column.words, column.align), own: own[column.field.join("/")] }));
+  const decides = rows.some((row) => row.decided);
   const tick = picked && onPick ? "30px " : "";
+  // What brought a record into the part stands beside its name.
+  const shown: readonly ShownColumn[] = first.columns.flatMap((column, at): ShownColumn[] => [{ column, at }, ...(decides && at === Math.min(1, first.columns.length - 1) ? [{ column: null }] : [])]);
+  const widths = shown.map(({ column }) => (column ? { ...widthOf(column.words, column.align), own: own[column.field.join("/")] } : { least: 300, share: 2.4, own: undefined }));
   const columns = tick + widths.map(({ least, share, own: px }) => (px ? `${px}px` : share ? `minmax(${least}px, ${share}fr)` : `${least}px`)).join(" ");
   const least = widths.reduce((sum, width) => sum + (width.own ?? width.least), tick ? 30 : 0);
   const sort = (field: readonly string[], adds: boolean) => {
@@ -100,7 +106,8 @@ export function RecordsTable({ report, opened, showing, sorts, onSort, onCount, 
     <Scroll ref={scroll} $bare={bare} tabIndex={0} role="table" aria-rowcount={first.count + 1} aria-label={`${first.count} records`}>
       <div className="names" role="row" style={{ gridTemplateColumns: columns, minWidth: least }}>
         {tick && <div role="columnheader" className="cell tick"><input type="checkbox" aria-label="Pick all that are read" checked={Boolean(all)} onChange={(event) => onPick?.(event.target.checked ? new Set(keys) : new Set())} /></div>}
-        {first.columns.map((column) => {
+        {shown.map(({ column }) => {
+          if (!column) return <div key="decided" role="columnheader" className="cell">what did it</div>;
           const place = sorts.findIndex((one) => one.field.join() === column.field.join());
           const sorted = place >= 0 ? sorts[place] : null;
           const field = column.field.join("/");
@@ -118,8 +125,9 @@ export function RecordsTable({ report, opened, showing, sorts, onSort, onCount, 
           return (
             <div key={index} className={`row${row?.key && picked?.has(row.key) ? " picked" : ""}`} role="row" aria-rowindex={index + 2} style={{ transform: `translateY(${start}px)`, gridTemplateColumns: columns }}>
               {tick && <div role="cell" className="cell tick">{row?.key && <input type="checkbox" aria-label={`Pick ${row.key}`} checked={picked!.has(row.key)} onChange={(event) => pick(row.key!, event.target.checked)} />}</div>}
-              {first.columns.map((column, i) => {
-                const cell = row?.cells[i] ?? null;
+              {shown.map(({ column, at = 0 }, i) => {
+                if (!column) return <div key={i} role="cell" className="cell" title={row?.decided && decidedText(row.decided)}>{row?.decided ? <><b style={{ fontWeight: 600 }}>{row.decided.what}</b> <span className="none">{row.decided.when}{row.decided.by ? `, ${row.decided.by}` : ""}</span></> : !row ? "…" : null}</div>;
+                const cell = row?.cells[at] ?? null;
                 const isKey = column.field[column.field.length - 1] === "key" || column.field[0] === "item";
                 return <div key={i} role="cell" className={`cell${column.align === "right" ? " r" : ""}`} title={cell ?? undefined}>{!row ? "…" : cell === null ? <span className="none">not set</span> : isKey && row.key ? <Link href={`/items/${encodeURIComponent(column.field.length === 1 ? row.key : cell)}`}>{cell}</Link> : cell}</div>;
               })}

@@ -7,6 +7,8 @@ const thing = (type: ThingType, extra: Partial<Field> = {}): Field => ({ id: typ
 const followed = { tracked: true, ofState: true } as const;
 const derived = (name: "age" | "age in status" | "lead time" | "cycle time", unit: Unit): Field => ({ id: name, words: name, type: "duration", unit, source: { kind: "derived", name }, ofState: true, timed: true });
 const promise = (name: "SLA response" | "SLA resolution"): Field => ({ id: name, words: name, type: "choice", choices: ["met", "missed", "running"], source: { kind: "derived", name }, ofState: true });
+/** On the clock of its promise; negative past its target, empty once it is done. */
+const timeLeft = (name: "response time left" | "resolution time left"): Field => ({ id: name, words: name, type: "duration", unit: "hours", source: { kind: "derived", name }, ofState: true });
 
 export const itemFields: readonly Field[] = [
   { id: "key", words: "key", type: "text", source: column("key"), fixed: true },
@@ -42,6 +44,8 @@ export const itemFields: readonly Field[] = [
   { id: "time spent", words: "time spent", type: "duration", unit: "hours", source: { kind: "derived", name: "time spent" } },
   promise("SLA response"),
   promise("SLA resolution"),
+  timeLeft("response time left"),
+  timeLeft("resolution time left"),
   { id: "reassigned", words: "reassigned", type: "number", source: column("reassigned"), ofState: true },
   { id: "reopened", words: "reopened", type: "number", source: column("reopened"), ofState: true },
 ];
