@@ -149,6 +149,20 @@ describe("the records behind a row", () => {
     const left = await decided("arrivals and departures of items where assignee is bram by month for last 3 months", ["b2", "out"]);
     for (const step of left) if (step.kind === "moved") expect(step.moves[0]).toMatchObject({ field: "assignee", from: "bram" });
   });
+  test("running totals of flows add up, and each opens all that came since the start; the level beside them opens what was there", async () => {
+    const sentence = "arrivals and departures of items where status is open by month for last 6 months running total with net and level";
+    const { rows } = (await answer(sentence)) as unknown as { rows: { levelStart: number; arrived: number; departed: number; levelEnd: number; running: { arrived: number; departed: number } }[] };
+    let [arrived, departed] = [0, 0];
+    for (const [i, row] of rows.entries()) {
+      expect(row.running).toEqual({ arrived: (arrived += row.arrived), departed: (departed += row.departed) });
+      expect(rows[0].levelStart + row.running.arrived - row.running.departed).toBe(row.levelEnd);
+      expect((await records(sentence, { group: [`l${i}`] })).total.records).toBe(row.levelEnd);
+      const came = new Set<string>();
+      for (let at = 0; at <= i; at += 1) for (const { key } of (await records(sentence, { group: [`b${at}`, "in"] })).rows as unknown as { key: string }[]) came.add(key);
+      expect((await records(sentence, { group: [`c${i}`, "in"] })).total.records).toBe(came.size);
+    }
+    expect(arrived).toBeGreaterThan(10);
+  });
   test("a row that is not there is told so", async () => {
     expect(await apiRecords(em, clock, token, { sentence: "count items by priority", group: ["P9"] })).toMatchObject({ status: 400 });
     expect(await apiRecords(em, clock, token, { sentence: "count items by priority", group: ["P1", "P2"] })).toMatchObject({ status: 400 });

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { isDate, typeOf, type AskContext, type Field } from "@/core/catalog";
-import { shapeInput, WORK_UNITS, type CountReport, type Group, type ListReport, type Measure, type PlainMeasure, type Report, type SimpleMeasure } from "@/core/definition";
+import { shapeInput, BESIDES, WORK_UNITS, type CountReport, type Group, type ListReport, type Measure, type PlainMeasure, type Report, type SimpleMeasure } from "@/core/definition";
 import { OPERATOR_IDS, operators, type Condition, type Leaf, type Test, type Value } from "@/core/filter";
 import { MEASURE_IDS, measures } from "@/core/measure";
 import { SHAPE_IDS, shapes, whyNot } from "@/core/shapes";
@@ -151,7 +151,10 @@ export function arbitraryHistory(context: AskContext): fc.Arbitrary<Report> {
   return fc.oneof(
     fc.tuple(shared, stretch).map(([base, at]): Report => ({ kind: "level", ...base, ...at })),
     fc.tuple(shared, stretch, arbitraryGroup(context, fields.filter((field) => field.tracked && field.thing))).map(([base, at, split]): Report => ({ kind: "level", ...base, ...at, split })),
-    fc.tuple(shared, stretch, fc.constantFrom("arrivals" as const, "departures" as const, "both" as const)).map(([base, at, which]): Report => ({ kind: "crossings", which, ...base, ...at })),
+    fc.tuple(shared, stretch, fc.constantFrom("arrivals" as const, "departures" as const, "both" as const), fc.boolean(), fc.subarray([...BESIDES])).map(([base, at, which, isRunning, said]): Report => {
+      const beside = said.filter((one) => one === "level" || which === "both");
+      return { kind: "crossings", which, ...base, ...at, ...(isRunning ? { runningTotal: true } : {}), ...(beside.length ? { beside } : {}) };
+    }),
     fc.tuple(shared, day, day).map(([base, one, other]): Report => ({ kind: "bridge", ...base, from: one < other ? one : other, to: one < other ? other : one })),
     fc.tuple(fc.constantFrom(...sprints), unit).map(([sprint, work]): Report => ({ kind: "burndown", subject: { id: "items" }, of: { kind: "sprint", sprint }, unit: work })),
     fc.tuple(fc.constantFrom(...teams), unit, fc.integer({ min: 1, max: 9 })).map(([team, work, last]): Report => ({ kind: "velocity", subject: { id: "items" }, team, unit: work, last })),

@@ -1,5 +1,7 @@
+import { Exact } from "../base";
+import type { Beside } from "../definition";
 import type { BridgeParts, BurndownParts, CrossingsParts, LevelParts, VelocityParts } from "../plan";
-import { daysText, startOfUnit, unitText, type Bucket, type BucketGrain, type Instant } from "../time";
+import { clockText, daysText, localDay, longDayText, startOfUnit, unitText, type Bucket, type BucketGrain, type Instant } from "../time";
 import type { Viewpoint } from "../sql";
 import type { Crossing } from "../plan";
 import { headOf, type Head } from "./head";
@@ -11,7 +13,7 @@ export interface LevelAnswer {
   readonly kind: "level";
   readonly measure: MeasureHead;
   readonly split: readonly Head[];
-  readonly rows: readonly { readonly bucket: Bucket; readonly label: string; readonly cell: Cell | null; readonly parts: readonly (Cell | null)[] }[];
+  readonly rows: readonly { readonly bucket: Bucket; readonly label: string; readonly about: string; readonly cell: Cell | null; readonly parts: readonly (Cell | null)[] }[];
   /** The first instant with any history. */
   readonly since: Instant | null;
   readonly asOf: Instant;
@@ -21,8 +23,17 @@ export interface CrossingsAnswer {
   readonly kind: "crossings";
   readonly which: "arrivals" | "departures" | "both";
   readonly measure: MeasureHead;
-  readonly rows: readonly { readonly bucket: Bucket; readonly label: string; readonly crossing: Crossing | null }[];
+  /** Each row is told with all that came and went since the first, too. */
+  readonly isRunning: boolean;
+  readonly beside: readonly Beside[];
+  readonly rows: readonly { readonly bucket: Bucket; readonly label: string; readonly about: string; readonly crossing: Crossing | null; readonly since?: Since | null }[];
   readonly asOf: Instant;
+}
+
+/** What came and went since the start of the period. */
+export interface Since {
+  readonly arrived: string;
+  readonly departed: string;
 }
 
 export interface BridgeAnswer {
@@ -39,6 +50,11 @@ export interface BridgeAnswer {
 /** What a bucket is called: its unit, or its dates where it is only a part of one. */
 const bucketLabel = (bucket: Bucket, grain: BucketGrain, { calendar }: Viewpoint): string => (bucket.partial ? daysText(bucket.from, bucket.to) : unitText(startOfUnit(bucket.from, grain, calendar), grain, calendar));
 
+const momentText = (at: Instant, { calendar }: Viewpoint): string => `${longDayText(localDay(at, calendar.zone))}, ${clockText(at, calendar.zone)}`;
+/** The instant that the end of a bucket is, and the two between which it lies. */
+const endText = (bucket: Bucket, view: Viewpoint): string => (bucket.soFar ? `now, ${momentText(view.now, view)}` : momentText(bucket.end, view));
+const betweenText = (bucket: Bucket, view: Viewpoint): string => `from ${momentText(bucket.start, view)} to ${endText(bucket, view)}`;
+
 const COUNT = { measure: "count" } as const;
 
 export function levelAnswer(parts: LevelParts): LevelAnswer {
@@ -51,7 +67,7 @@ export function levelAnswer(parts: LevelParts): LevelAnswer {
     split: tier ? keys.map((key) => headOf(key, tier, view, null)) : [],
     rows: parts.buckets.map((bucket, i) => {
       const level = parts.levels[i];
-      return { bucket, label: bucketLabel(bucket, report.grain, view), cell: level && cell(level.all), parts: level ? level.parts.map(cell) : keys.map(() => null) };
+      return { bucket, label: bucketLabel(bucket, report.grain, view), about: `at ${endText(bucket, view)}`, cell: level && cell(level.all), parts: level ? level.parts.map(cell) : keys.map(() => null) };
     }),
     since: parts.since,
     asOf: view.now,
@@ -62,7 +78,13 @@ export function crossingsAnswer({ report, view, buckets, crossings }: CrossingsP
   const head = simpleHead(report.measure ?? COUNT, report, view);
   const told = (value: string) => inUnit(value, head, view);
   const tell = (c: Crossing): Crossing => ({ ...c, levelStart: told(c.levelStart), arrived: told(c.arrived), departed: told(c.departed), revalued: told(c.revalued), levelEnd: told(c.levelEnd) });
-  return { kind: "crossings", which: report.which, measure: head, rows: buckets.map((bucket, i) => ({ bucket, label: bucketLabel(bucket, report.grain, view), crossing: crossings[i] && tell(crossings[i]) })), asOf: view.now };
+  let since: Since = { arrived: "0", departed: "0" };
+  const rows = buckets.map((bucket, i) => {
+    const crossing = crossings[i] && tell(crossings[i]);
+    if (crossing) since = { arrived: new Exact(since.arrived).plus(crossing.arrived).toFixed(), departed: new Exact(since.departed).plus(crossing.departed).toFixed() };
+    return { bucket, label: bucketLabel(bucket, report.grain, view), about: betweenText(bucket, view), crossing, ...(report.runningTotal ? { since: crossing && since } : {}) };
+  });
+  return { kind: "crossings", which: report.which, measure: head, isRunning: report.runningTotal === true, beside: report.beside ?? [], rows, asOf: view.now };
 }
 
 export function bridgeAnswer({ report, view, from, to, levelFrom, levelTo, parts }: BridgeParts): BridgeAnswer {

@@ -28,7 +28,7 @@ describe("definitions", () => {
   });
   test("what shapes ask about a report", () => {
     const { catalog } = sampleContext();
-    expect(shapeInput(CountSchema.parse({ ...count, by: [{ field: ["team"] }], split: { field: ["kind"] } }), catalog)).toEqual({ kind: "count", groups: 1, split: true, measures: 1, additive: true, isTime: false, hasDays: false });
+    expect(shapeInput(CountSchema.parse({ ...count, by: [{ field: ["team"] }], split: { field: ["kind"] } }), catalog)).toEqual({ kind: "count", groups: 1, split: true, measures: 1, beside: false, additive: true, isTime: false, hasDays: false });
     expect(shapeInput(CountSchema.parse({ ...count, measures: [{ measure: "median", field: ["points"] }] }), catalog).additive).toBe(false);
   });
 });

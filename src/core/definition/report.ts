@@ -58,8 +58,11 @@ export const ListSchema = z.strictObject({ kind: z.literal("list"), by: GroupSch
 
 /** How many there were at the end of each stretch, as it truly was. */
 export const LevelSchema = z.strictObject({ kind: z.literal("level"), measure: SimpleMeasureSchema.optional(), grain: z.enum(BUCKET_GRAINS), period: PeriodSchema, split: GroupSchema.optional(), ...shared });
+/** What can stand beside flows: their difference, and the level at the end of each stretch. */
+export const BESIDES = ["net", "level"] as const;
+export type Beside = (typeof BESIDES)[number];
 /** What came into and what left the filter in each stretch. */
-export const CrossingsSchema = z.strictObject({ kind: z.literal("crossings"), which: z.enum(["arrivals", "departures", "both"]), measure: SimpleMeasureSchema.optional(), grain: z.enum(BUCKET_GRAINS), period: PeriodSchema, runningTotal: z.literal(true).optional(), ...shared });
+export const CrossingsSchema = z.strictObject({ kind: z.literal("crossings"), which: z.enum(["arrivals", "departures", "both"]), measure: SimpleMeasureSchema.optional(), grain: z.enum(BUCKET_GRAINS), period: PeriodSchema, runningTotal: z.literal(true).optional(), beside: z.array(z.enum(BESIDES)).min(1).max(2).optional(), ...shared });
 /** Why a level moved between two dates or instants. */
 export const BridgeSchema = z.strictObject({ kind: z.literal("bridge"), measure: SimpleMeasureSchema.optional(), from: z.string().max(40), to: z.string().max(40), ...shared });
 

@@ -25,6 +25,8 @@ export interface Mark {
   readonly soFar: boolean;
   /** How it compares, in words, where the report compares. */
   readonly change?: string;
+  /** The instant that it is of, or the two that it lies between, in words. */
+  readonly about?: string;
 }
 
 export interface FigureRow extends Mark {
@@ -34,6 +36,8 @@ export interface FigureRow extends Mark {
   readonly measures: readonly Mark[];
   /** What it is compared with. */
   readonly then?: Mark;
+  /** In the order of the lines beside the series. */
+  readonly lines?: readonly Mark[];
 }
 
 export interface Series {
@@ -43,10 +47,18 @@ export interface Series {
   readonly total: string;
 }
 
+/** A line that stands beside the series; on an axis of its own where its size is another. */
+export interface SideLine extends Series {
+  readonly hasOwnAxis: boolean;
+}
+
 /** What a shape draws: rows in display order, named and coloured; series where the answer is split or has several measures. */
 export interface Figure {
   readonly rows: readonly FigureRow[];
   readonly series: readonly Series[];
+  readonly lines?: readonly SideLine[];
+  /** What the axes count, where that needs saying: that of the series, and that of the lines. */
+  readonly axes?: { readonly series: string | null; readonly lines: string | null };
   readonly total: Mark;
   /** What each measure is called, and what it comes to in all. */
   readonly measures: readonly Mark[];

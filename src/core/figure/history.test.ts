@@ -15,10 +15,10 @@ const words = (said: readonly { text: string }[]) => said.map((one) => one.text)
 const level: LevelAnswer = {
   kind: "level", measure, split: [head("v1", "P1"), head("v2", "P2")], since: at("2024-01-01T00:00:00Z"), asOf: at("2026-11-24T15:30:00Z"),
   rows: [
-    { bucket: bucket("09"), label: "Sep 2026", cell: cell("5"), parts: [cell("2"), cell("3")] },
-    { bucket: bucket("10"), label: "Oct 2026", cell: cell("9"), parts: [cell("4"), cell("5")] },
-    { bucket: bucket("11", true), label: "Nov 2026", cell: cell("7"), parts: [cell("3"), cell("4")] },
-    { bucket: bucket("12"), label: "Dec 2026", cell: null, parts: [null, null] },
+    { bucket: bucket("09"), label: "Sep 2026", about: "", cell: cell("5"), parts: [cell("2"), cell("3")] },
+    { bucket: bucket("10"), label: "Oct 2026", about: "", cell: cell("9"), parts: [cell("4"), cell("5")] },
+    { bucket: bucket("11", true), label: "Nov 2026", about: "", cell: cell("7"), parts: [cell("3"), cell("4")] },
+    { bucket: bucket("12"), label: "Dec 2026", about: "", cell: null, parts: [null, null] },
   ],
 };
 
@@ -39,11 +39,11 @@ describe("a level as a figure", () => {
 });
 
 const crossings: CrossingsAnswer = {
-  kind: "crossings", which: "both", measure, asOf: at("2026-11-24T15:30:00Z"),
+  kind: "crossings", which: "both", isRunning: false, beside: [], measure, asOf: at("2026-11-24T15:30:00Z"),
   rows: [
-    { bucket: bucket("09"), label: "Sep 2026", crossing: { levelStart: "2", arrived: "6", departed: "3", revalued: "0", levelEnd: "5", arrivals: 6, departures: 3 } },
-    { bucket: bucket("10"), label: "Oct 2026", crossing: { levelStart: "5", arrived: "1", departed: "4", revalued: "0", levelEnd: "2", arrivals: 1, departures: 4 } },
-    { bucket: bucket("12"), label: "Dec 2026", crossing: null },
+    { bucket: bucket("09"), label: "Sep 2026", about: "", crossing: { levelStart: "2", arrived: "6", departed: "3", revalued: "0", levelEnd: "5", arrivals: 6, departures: 3 } },
+    { bucket: bucket("10"), label: "Oct 2026", about: "", crossing: { levelStart: "5", arrived: "1", departed: "4", revalued: "0", levelEnd: "2", arrivals: 1, departures: 4 } },
+    { bucket: bucket("12"), label: "Dec 2026", about: "", crossing: null },
   ],
 };
 
@@ -56,6 +56,22 @@ describe("flows as a figure", () => {
   test("only one of them where only one was asked", () => {
     expect(historyFigure({ ...crossings, which: "arrivals" }, PLAIN_DRESS)!.rows.map((row) => row.value)).toEqual([6, 1, null]);
     expect(historyFigure({ ...crossings, which: "departures" }, PLAIN_DRESS)!.rows.map((row) => row.value)).toEqual([3, 4, null]);
+  });
+  test("as running totals, each with those before; a part opens all that came since the start", () => {
+    const rows = [{ ...crossings.rows[0], since: { arrived: "6", departed: "3" } }, { ...crossings.rows[1], since: { arrived: "7", departed: "7" } }, { ...crossings.rows[2], since: null }];
+    const figure = historyFigure({ ...crossings, isRunning: true, rows }, PLAIN_DRESS)!;
+    expect(figure.rows.map((row) => row.parts.map((part) => part.value))).toEqual([[6, 3], [7, 7], [null, null]]);
+    expect(figure.rows[1].parts.map((part) => part.path)).toEqual([["c1", "in"], ["c1", "out"]]);
+    // Levels 2, 5, 2: in all nothing was won.
+    expect(figure.rows.map((row) => row.value)).toEqual([3, 0, null]);
+    expect(figure.axes).toEqual({ series: "since 1 Sep 2026", lines: null });
+    expect(figure.series.map((one) => one.total)).toEqual(["7", "7"]);
+  });
+  test("with their net on their axis and the level on one of its own, which opens what was there", () => {
+    const figure = historyFigure({ ...crossings, beside: ["net", "level"] }, PLAIN_DRESS)!;
+    expect(figure.lines!.map((line) => [line.key, line.hasOwnAxis, line.total])).toEqual([["net", false, "0"], ["level", true, "2"]]);
+    expect(figure.rows.map((row) => row.lines!.map((mark) => [mark.value, mark.path]))).toEqual([[[3, ["b0"]], [5, ["l0"]]], [[-3, ["b1"]], [2, ["l1"]]], [[null, ["b2"]], [null, ["l2"]]]]);
+    expect(figure.axes).toEqual({ series: null, lines: "in all" });
   });
   test("are told with their sums", () => {
     const said = words(historySays(crossings, "faults", sampleCalendar));

@@ -1,8 +1,9 @@
 import type { CrossingsAnswer, HistoryAnswer, LevelAnswer, VelocityAnswer } from "../answer";
 import { Exact } from "../base";
 import type { Dress } from "../definition";
+import { dayText } from "../time";
 import { colorsOf, ownColor, type Color } from "./color";
-import { nameKey, type Figure, type FigureRow, type Mark, type Series } from "./figure";
+import { nameKey, type Figure, type FigureRow, type Mark, type Series, type SideLine } from "./figure";
 import { valueWords } from "./words";
 
 /** What charts draw of history: levels, flows and velocities as rows with series; bridges and burndowns have drawings of their own. */
@@ -39,8 +40,8 @@ function levelFigure({ measure, split, rows }: LevelAnswer, dress: Dress): Figur
   const colors = colorsOf(split).map((color, i) => ownColor(dress, nameKey("split", split[i].key)) ?? color);
   const last = [...rows].reverse().find((row) => row.cell);
   const series = split.map((head, i): Series => ({ key: head.key, label: dress.names[nameKey("split", head.key)] ?? head.label, color: colors[i], total: valueWords(last?.parts[i]?.value ?? null, measure.unit, dress) }));
-  const drawn = rows.map(({ bucket, label, cell, parts }, i): FigureRow => {
-    const of = (value: string | null, more: Partial<Point> = {}) => mark({ path: [`b${i}`], label, value, color: (dress.coloring === "one" ? dress.oneColor : "c1") as Color, soFar: bucket.soFar, ...more }, measure.unit, dress);
+  const drawn = rows.map(({ bucket, label, about, cell, parts }, i): FigureRow => {
+    const of = (value: string | null, more: Partial<Point> = {}) => ({ about, ...mark({ path: [`b${i}`], label, value, color: (dress.coloring === "one" ? dress.oneColor : "c1") as Color, soFar: bucket.soFar, ...more }, measure.unit, dress) });
     const whole = of(cell?.value ?? null);
     return { ...whole, measures: [whole], parts: split.map((head, at) => of(parts[at]?.value ?? null, { split: head.key, color: colors[at], label: `${label}, ${series[at].label}` })) };
   });
@@ -48,23 +49,37 @@ function levelFigure({ measure, split, rows }: LevelAnswer, dress: Dress): Figur
 }
 
 const FLOWS = [{ key: "in", label: "arrivals", color: "c1" }, { key: "out", label: "departures", color: "c4" }] as const;
+const BESIDE = { net: { label: "net", color: "c3", hasOwnAxis: false }, level: { label: "level", color: "c5", hasOwnAxis: true } } as const;
 
-/** Arrivals and departures beside each other; one of them alone; with running totals, each added to those before. */
-function crossingsFigure({ measure, which, rows }: CrossingsAnswer, dress: Dress): Figure {
+/**
+ * Arrivals and departures beside each other, or one of them alone; as running totals, each with those before. Beside
+ * them their net, on their axis, and the level, on its own: a running total counts since the start, a level all.
+ */
+function crossingsFigure({ measure, which, isRunning, beside, rows }: CrossingsAnswer, dress: Dress): Figure {
   const shown = FLOWS.filter(({ key }) => which === "both" || (which === "arrivals") === (key === "in"));
-  const value = (row: CrossingsAnswer["rows"][number], key: "in" | "out") => row.crossing && (key === "in" ? row.crossing.arrived : row.crossing.departed);
-  const total = (key: "in" | "out") => rows.reduce((sum, row) => sum.plus(value(row, key) ?? 0), new Exact(0)).toFixed();
+  const named = (key: string, label: string, color: Color) => ({ label: dress.names[nameKey("measure", key)] ?? label, color: ownColor(dress, nameKey("measure", key)) ?? color });
+  const flow = (row: FlowRow, key: "in" | "out"): string | null => { const of = isRunning ? row.since : row.crossing; return of ? (key === "in" ? of.arrived : of.departed) : null; };
+  const first = rows.find((row) => row.crossing)?.crossing;
+  const net = ({ crossing }: FlowRow) => crossing && new Exact(crossing.levelEnd).minus(isRunning ? first!.levelStart : crossing.levelStart).toFixed();
+  const last = [...rows].reverse().find((row) => row.crossing);
+  const total = (key: "in" | "out") => rows.reduce((sum, { crossing }) => sum.plus((crossing && (key === "in" ? crossing.arrived : crossing.departed)) ?? 0), new Exact(0)).toFixed();
+  const netInAll = last && new Exact(last.crossing!.levelEnd).minus(first!.levelStart).toFixed();
   const drawn = rows.map((row, i): FigureRow => {
-    const of = (text: string | null, key: "in" | "out", color: Color, label: string) => mark({ path: [`b${i}`, key], label, value: text, color, soFar: row.bucket.soFar }, measure.unit, dress);
-    const parts = shown.map(({ key, label, color }) => of(value(row, key), key, ownColor(dress, nameKey("measure", key)) ?? color, `${row.label}, ${label}`));
-    const net = row.crossing ? new Exact(row.crossing.arrived).minus(row.crossing.departed).toFixed() : null;
-    const whole = shown.length === 1 ? { ...parts[0], label: row.label } : mark({ path: [`b${i}`], label: row.label, value: net, color: "c1", soFar: row.bucket.soFar }, measure.unit, dress);
-    return { ...whole, measures: [whole], parts: shown.length === 1 ? [] : parts };
+    const path = `${isRunning ? "c" : "b"}${i}`;
+    const of = (value: string | null, more: Pick<Point, "path" | "label" | "color">) => ({ ...mark({ value, soFar: row.bucket.soFar, ...more }, measure.unit, dress), about: row.about });
+    const parts = shown.map(({ key, ...own }) => { const { label, color } = named(key, own.label, own.color); return of(flow(row, key), { path: [path, key], color, label: `${row.label}, ${label}` }); });
+    const whole = shown.length === 1 ? { ...parts[0], label: row.label } : of(net(row), { path: [path], label: row.label, color: "c1" });
+    const lines = beside.map((one) => { const { label, color } = named(one, BESIDE[one].label, BESIDE[one].color); return one === "net" ? { ...whole, color, label: `${row.label}, ${label}` } : of(row.crossing && row.crossing.levelEnd, { path: [`l${i}`], color, label: `${row.label}, ${label}` }); });
+    return { ...whole, measures: [whole], parts: shown.length === 1 ? [] : parts, ...(lines.length ? { lines } : {}) };
   });
-  const series = shown.length === 1 ? [] : shown.map(({ key, label, color }): Series => ({ key, label: dress.names[nameKey("measure", key)] ?? label, color: ownColor(dress, nameKey("measure", key)) ?? color, total: valueWords(total(key), measure.unit, dress) }));
-  const all = shown.length === 1 ? total(shown[0].key) : new Exact(total("in")).minus(total("out")).toFixed();
-  return frame(drawn, series, mark({ path: [], label: shown.length === 1 ? "all" : "net", value: all, color: "c1" }, measure.unit, dress), measure.unit);
+  const series = shown.length === 1 ? [] : shown.map(({ key, ...own }): Series => ({ key, ...named(key, own.label, own.color), total: valueWords(total(key), measure.unit, dress) }));
+  const lines = beside.map((one): SideLine => ({ key: one, ...named(one, BESIDE[one].label, BESIDE[one].color), hasOwnAxis: BESIDE[one].hasOwnAxis, total: valueWords((one === "net" ? netInAll : last?.crossing?.levelEnd) ?? null, measure.unit, dress) }));
+  const axes = { series: isRunning && rows.length ? `since ${dayText(rows[0].bucket.from)}` : null, lines: beside.includes("level") ? "in all" : null };
+  const all = shown.length === 1 ? total(shown[0].key) : (netInAll ?? null);
+  return { ...frame(drawn, series, mark({ path: [], label: shown.length === 1 ? "all" : "net", value: all, color: "c1" }, measure.unit, dress), measure.unit), ...(lines.length ? { lines } : {}), axes };
 }
+
+type FlowRow = CrossingsAnswer["rows"][number];
 
 function velocityFigure({ sprints, unit }: VelocityAnswer, dress: Dress): Figure {
   const series: Series[] = [{ key: "committed", label: "committed", color: "c2", total: "" }, { key: "finished", label: "finished", color: "c1", total: "" }];

@@ -1,4 +1,4 @@
-export { figureOf, isTooLong, keyOfPath, nameKey, type Figure, type FigureRow, type Mark, type Series } from "./figure";
+export { figureOf, isTooLong, keyOfPath, nameKey, type Figure, type FigureRow, type Mark, type Series, type SideLine } from "./figure";
 export { historyFigure } from "./historyFigure";
 export { colorOf, colorsOf, fittingColor, ruleOf, shareRanks, SERIES_COLORS, type Color } from "./color";
 export { changeWords, measuredWords, valueWords } from "./words";

@@ -6,7 +6,7 @@ import { planBurndown } from "./planBurndown";
 import type { Plan } from "./planCount";
 import { staysSql } from "./planCrossings";
 import { planLevel } from "./planLevel";
-import { historyBuckets, instant, matchingSpans } from "./spans";
+import { historyBuckets, instant, matchingSpans, stretchOf } from "./spans";
 
 export type HistoryReport = LevelReport | CrossingsReport | BridgeReport | BurndownReport | VelocityReport;
 export const isHistory = (report: Report): report is HistoryReport => report.kind !== "count" && report.kind !== "list";
@@ -18,8 +18,8 @@ export interface OpenedItems {
 }
 
 /**
- * The items behind a part of a report of history. Its keys are: of a level "b" and the bucket; of a flow that and
- * "in", "out" or "re"; of a bridge "p" and the part; of a burndown a cause, or "finished", "open", "out" for its lists,
+ * The items behind a part of a report of history. Its keys are: of a level "b" and the bucket; of a flow that, or "c" and the
+ * last of the buckets from the first on, and "in", "out" or "re", or "l" and the bucket at whose end the level stands; of a bridge "p" and the part; of a burndown a cause, or "finished", "open", "out" for its lists,
  * "committed" for its beginning, "s" and the step; of a velocity "v" and the sprint. Without keys: all that it is about.
  */
 export function* openedItems(report: HistoryReport, path: readonly Key[], split: Key | undefined, view: Viewpoint): Plan<OpenedItems> {
@@ -27,7 +27,7 @@ export function* openedItems(report: HistoryReport, path: readonly Key[], split:
     case "level":
       return yield* ofLevel(report, path[0], split, view);
     case "crossings":
-      return ofCrossings(report, path, view);
+      return path[0]?.startsWith("l") ? yield* ofLevel(levelBeside(report), `b${path[0].slice(1)}`, undefined, view) : ofCrossings(report, path, view);
     case "bridge":
       return yield* ofBridge(report, path[0], view);
     case "burndown":
@@ -57,16 +57,17 @@ function* ofLevel(report: LevelReport, bucket: Key | undefined, split: Key | und
   return { items, view: { ...view, past: true, now: border - 1, asked: view.asked ?? view.now } };
 }
 
+/** The level at the ends of the buckets of a flow. */
+const levelBeside = ({ kind: _kind, which: _which, runningTotal: _running, beside: _beside, ...kept }: CrossingsReport): LevelReport => ({ kind: "level", ...kept });
+
 function ofCrossings(report: CrossingsReport, [bucket, which]: readonly Key[], view: Viewpoint): OpenedItems {
   const axis = historyBuckets(report.period, report.grain, view);
-  const [from, to] = bucket === undefined ? [0, axis.begun - 1] : [Number(bucket.slice(1)), Number(bucket.slice(1))];
-  const first = axis.buckets[from];
-  const border = axis.borders[to];
-  if (!first || border === undefined) return listed([], view);
-  const within = (at: Fragment) => sql`${at} >= ${instant(first.start)} AND ${at} < ${instant(border)}`;
+  const stretch = stretchOf(axis, bucket);
+  if (!stretch) return listed([], view);
+  const within = (at: Fragment) => sql`${at} >= ${instant(stretch.first)} AND ${at} < ${instant(stretch.last)}`;
   const tests = { in: sql`came AND ${within(sql`a`)}`, out: sql`went AND ${within(sql`z`)}`, re: sql`change <> 0 AND ${within(sql`a`)}` };
   const asked = which === "in" || which === "out" || which === "re" ? tests[which] : sql`(${tests.in}) OR (${tests.out})`;
-  return { items: sql`SELECT id FROM (${staysSql(report, view, first.start)}) stays WHERE ${asked}`, view: { ...view, deletedToo: true } };
+  return { items: sql`SELECT id FROM (${staysSql(report, view, stretch.first)}) stays WHERE ${asked}`, view: { ...view, deletedToo: true } };
 }
 
 function* ofBridge(report: BridgeReport, part: Key | undefined, view: Viewpoint): Plan<OpenedItems> {

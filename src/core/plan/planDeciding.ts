@@ -4,7 +4,7 @@ import { TRACKED, CHANGES, type TrackedField } from "../history";
 import type { Instant } from "../time";
 import type { Key } from "./key";
 import type { Plan, Rows } from "./planCount";
-import { borderOf, changesOfField, changesOfReport, historyBuckets, instant, matchingSpans, stateValue } from "./spans";
+import { borderOf, changesOfField, changesOfReport, historyBuckets, instant, matchingSpans, stateValue, stretchOf, type Stretch } from "./spans";
 
 /** The step that brought an item into a level, took it out or changed what it weighs. Values are texts as moves keep them. */
 export interface DecidingStep {
@@ -22,12 +22,6 @@ interface Weighed {
   readonly from: Instant;
   readonly to: Instant | null;
   readonly weight: number | null;
-}
-
-/** From the first instant to just before the last. */
-interface Stretch {
-  readonly first: Instant;
-  readonly last: Instant;
 }
 
 /** How the weight of an item changes at a step: it comes in, goes out, or weighs something else. */
@@ -52,19 +46,16 @@ export function lastTurn(states: readonly Weighed[], { first, last }: Stretch, a
   return found;
 }
 
-function stretchOf(report: SteppedReport, bucket: Key | undefined, view: Viewpoint): Stretch | null {
-  if (report.kind === "bridge") {
-    const ends = [borderOf(report.from, view), borderOf(report.to, view)];
-    return { first: Math.min(...ends), last: Math.max(...ends) };
-  }
-  const axis = historyBuckets(report.period, report.grain, view);
-  const [from, to] = bucket === undefined ? [0, axis.begun - 1] : [Number(bucket.slice(1)), Number(bucket.slice(1))];
-  return axis.buckets[from] && axis.borders[to] !== undefined ? { first: axis.buckets[from].start, last: axis.borders[to] } : null;
+/** The stretch in which the steps of a part lie; null for a level beside a flow, which no step decides. */
+function stretchOfPart(report: SteppedReport, key: Key | undefined, view: Viewpoint): Stretch | null {
+  if (report.kind === "crossings") return key?.startsWith("l") ? null : stretchOf(historyBuckets(report.period, report.grain, view), key);
+  const ends = [borderOf(report.from, view), borderOf(report.to, view)];
+  return { first: Math.min(...ends), last: Math.max(...ends) };
 }
 
 /** For items of a part of a bridge or a flow, by their identities: the step that decided, with its moves of fields that the report looks at. */
 export function* planDeciding(report: SteppedReport, path: readonly Key[], ids: readonly number[], view: Viewpoint): Plan<ReadonlyMap<number, DecidingStep>> {
-  const stretch = stretchOf(report, report.kind === "crossings" ? path[0] : undefined, view);
+  const stretch = stretchOfPart(report, path[0], view);
   if (!stretch || ids.length === 0) return new Map();
   const { relation, tests } = matchingSpans(report, view);
   const weight = report.measure?.measure === "sum" ? sql`coalesce(${stateValue(report.measure, relation)}, 0)` : sql`1`;

@@ -96,6 +96,19 @@ export function historyBuckets(period: Period, grain: BucketGrain, view: Viewpoi
   return { buckets, begun: begun.length, borders: begun.map((bucket) => (bucket.soFar ? view.now + 1 : Math.min(bucket.end, view.now + 1))) };
 }
 
+/** From the first instant to just before the last. */
+export interface Stretch {
+  readonly first: Instant;
+  readonly last: Instant;
+}
+
+/** The stretch that a key opens: of "b" and a bucket that one, of "c" and a bucket all up to it, without a key all that have begun; null where none has. */
+export function stretchOf({ buckets, begun, borders }: HistoryBuckets, key: string | undefined): Stretch | null {
+  const to = key === undefined ? begun - 1 : Number(key.slice(1));
+  const from = key?.startsWith("b") ? to : 0;
+  return buckets[from] && borders[to] !== undefined ? { first: buckets[from].start, last: borders[to] } : null;
+}
+
 export const instants = (list: readonly Instant[]): Fragment => sql`${bind(list.map(instantText), "timestamptz[]")}`;
 export const instant = (at: Instant): Fragment => sql`${bind(instantText(at), "timestamptz")}`;
 

@@ -11,7 +11,7 @@ export interface Difference {
 
 const ABOUT: Readonly<Record<Part["area"], string>> = {
   measure: "what is measured", subject: "what is counted", where: "conditions", by: "groups", split: "split", period: "period", compared: "compared with", runningTotal: "running total", stood: "as it stood", shape: "picture",
-  groupedBy: "groups", showing: "columns", sorts: "order", which: "what moves", grain: "stretch", ends: "from and to", burns: "what burns down", unit: "unit", team: "team", last: "how many sprints",
+  groupedBy: "groups", showing: "columns", sorts: "order", which: "what moves", grain: "stretch", beside: "beside it", ends: "from and to", burns: "what burns down", unit: "unit", team: "team", last: "how many sprints",
 };
 
 /** In which clauses two reports differ, in the order of the sentence. */

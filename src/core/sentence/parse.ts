@@ -1,6 +1,6 @@
 import { fine, refused, type Result } from "../base";
 import { SUBJECT_IDS, type AskContext, type Subject, type SubjectId } from "../catalog";
-import { isBareCount, WORK_UNITS, type BridgeReport, type BurndownReport, type CountReport, type CrossingsReport, type Group, type LevelReport, type ListReport, type Report, type SimpleMeasure, type Sort, type VelocityReport } from "../definition";
+import { BESIDES, isBareCount, WORK_UNITS, type Beside, type BridgeReport, type BurndownReport, type CountReport, type CrossingsReport, type Group, type LevelReport, type ListReport, type Report, type SimpleMeasure, type Sort, type VelocityReport } from "../definition";
 import type { Condition } from "../filter";
 import { shapes, SHAPE_IDS, type ShapeId } from "../shapes";
 import { BUCKET_GRAINS, COMPARISONS, parseDay, parseInstant, type BucketGrain } from "../time";
@@ -228,7 +228,15 @@ const levelClauses: readonly Clause<LevelReport>[] = [
   shapePart,
 ];
 
-const crossingsClauses: readonly Clause<CrossingsReport>[] = [wherePart, { name: "by", words: ["by"], read: (c, _x, r) => void (r.grain = parseBucketGrain(c)) }, forPart, runningPart, stoodPart, shapePart];
+const crossingsClauses: readonly Clause<CrossingsReport>[] = [
+  wherePart,
+  { name: "by", words: ["by"], read: (c, _x, r) => void (r.grain = parseBucketGrain(c)) },
+  forPart,
+  runningPart,
+  { name: "with", words: ["with"], read: (c, _x, r) => void (r.beside = parseBesides(c)) },
+  stoodPart,
+  shapePart,
+];
 
 const bridgeClauses: readonly Clause<BridgeReport>[] = [
   wherePart,
@@ -282,6 +290,14 @@ const parseListed = <T>(cursor: Cursor, one: () => T): T[] => {
   while (cursor.sign(",")) all.push(one());
   return all;
 };
+
+/** "net" | "level" | both, in their order. */
+function parseBesides(cursor: Cursor): Beside[] {
+  const said = new Set<Beside>();
+  do said.add(BESIDES.find((beside) => cursor.phrase(beside, "keyword", beside, { net: "what came in less what went out", level: "how many there were at each end" }[beside])) ?? cursor.unexpected());
+  while (cursor.phrase("and", "keyword"));
+  return BESIDES.filter((beside) => said.has(beside));
+}
 
 function parseGroups(cursor: Cursor, context: AskContext, subject: SubjectId): Group[] {
   const groups = [parseGroup(cursor, context, subject)];

@@ -10,8 +10,8 @@ import { nameText, needsQuotes, quoted } from "./words";
 export type Part =
   | { readonly area: "measure"; readonly index: number }
   | { readonly area: "subject" | "split" | "period" | "compared" | "runningTotal" | "stood" | "shape" | "groupedBy" | "showing" | "sorts" }
-  /** Of the questions asked of history: what moves, the stretch, the two ends, what burns down, in which unit, how many sprints. */
-  | { readonly area: "which" | "grain" | "ends" | "burns" | "unit" | "team" | "last" }
+  /** Of the questions asked of history: what moves, the stretch, what stands beside it, the two ends, what burns down, in which unit, how many sprints. */
+  | { readonly area: "which" | "grain" | "beside" | "ends" | "burns" | "unit" | "team" | "last" }
   | { readonly area: "where" | "by"; readonly index: number };
 
 /** A piece of the sentence: a part that can be changed, or the words that join (which have no part). */
@@ -85,6 +85,7 @@ function bodyPieces(report: Report, catalog: Catalog): Piece[] {
   if ((report.kind === "count" || report.kind === "crossings") && report.period) pieces.push({ text: "for" }, { text: periodText(report.period), part: { area: "period" } });
   if (report.kind === "count" && report.compared) pieces.push({ text: "compared with" }, { text: report.compared, part: { area: "compared" } });
   if ((report.kind === "count" || report.kind === "crossings") && report.runningTotal) pieces.push({ text: "running total", part: { area: "runningTotal" } });
+  if (report.kind === "crossings" && report.beside) pieces.push({ text: "with" }, { text: report.beside.join(" and "), part: { area: "beside" } });
   if ((report.kind === "burndown" || report.kind === "velocity") && report.unit) pieces.push({ text: "in" }, { text: report.unit, part: { area: "unit" } });
   if (report.kind === "velocity" && report.last) pieces.push({ text: "over" }, { text: `last ${report.last} sprints`, part: { area: "last" } });
   if (report.kind === "list") {

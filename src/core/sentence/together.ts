@@ -7,7 +7,7 @@ import { hasTooManyBuckets, isBucketGrain, MOST_BUCKETS, parseDay, parseInstant,
 
 /** A problem of a whole report, with the clause where it shows. */
 export interface Conflict {
-  readonly clause: "for" | "running total" | "compared with" | "as" | "from" | "at" | "by" | "split by";
+  readonly clause: "for" | "running total" | "compared with" | "as" | "from" | "at" | "by" | "split by" | "with";
   readonly problem: Problem;
 }
 
@@ -22,6 +22,7 @@ export function conflictsIn(report: Report, context: AskContext): Conflict[] {
     if (report.compared && !hasStretch(report)) add("compared with", "compared", "there is no period to compare", "say one, such as created during this month so far");
   }
   if (report.kind === "crossings" && report.measure && report.measure.measure !== "count" && report.measure.measure !== "sum") add("by", "flowMeasure", "only counts and sums arrive and depart", "take a level for other measures");
+  if (report.kind === "crossings" && report.beside?.includes("net") && report.which !== "both") add("with", "net", "net is what came in less what went out, and this has only one of them", "take arrivals and departures");
   if (report.kind === "bridge" && report.measure && report.measure.measure !== "count" && report.measure.measure !== "sum") add("from", "flowMeasure", "only counts and sums have a bridge");
   if (report.kind === "bridge" && isBackwards(report.from, report.to)) add("from", "backwards", `${report.to} is before ${report.from}`, "write the earlier one first");
   if (report.kind === "burndown" && report.of.kind === "filter" && isBackwards(report.of.from, report.of.to)) add("from", "backwards", `${report.of.to} is before ${report.of.from}`, "write the earlier day first");

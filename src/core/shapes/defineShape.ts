@@ -14,6 +14,8 @@ export interface ShapeNeeds {
   readonly time?: boolean;
   /** One of its groups is days. */
   readonly days?: boolean;
+  /** Of flows, it has a line for what stands beside them, and needs one. */
+  readonly beside?: boolean;
 }
 
 export interface Shape {
@@ -33,6 +35,8 @@ export interface ShapeInput {
   readonly groups: number;
   readonly split: boolean;
   readonly measures: number;
+  /** Something stands beside the flows: their net, or the level. */
+  readonly beside: boolean;
   readonly additive: boolean;
   readonly isTime: boolean;
   readonly hasDays: boolean;
@@ -43,6 +47,7 @@ const several = (n: number, one: string): string => (n === 1 ? `one ${one}` : `$
 /** Why a shape cannot show it; null when it can. */
 export function whyNot(shape: Shape, input: ShapeInput): string | null {
   if (!shape.draws.includes(input.kind)) return shape.draws.includes("list") ? "it lists records, and this counts them" : input.kind === "list" ? "it draws figures, and this is a list" : shape.draws.includes("count") ? "it does not draw levels and flows of the past" : "it draws levels and flows of the past";
+  if (input.kind === "crossings" && input.beside !== (shape.needs.beside ?? false)) return input.beside ? "it has no line for net or level" : "it needs a line: with net, or with level";
   if (input.kind !== "count") return input.split && shape.needs.split === "none" ? "it has no place for a split" : !input.split && shape.needs.split === "wanted" && input.kind === "level" ? "it needs a split" : null;
   const { groups: [least, most], measures: [fewest, mostMeasures] } = shape.needs;
   if (input.groups < least) return least > 1 && input.groups > 0 ? `it needs ${several(least, "group")}` : "it needs something to group by";

@@ -70,8 +70,9 @@ function levelBody({ measure, split, rows, since }: LevelAnswer): object {
 }
 
 function crossingsBody({ measure, rows }: CrossingsAnswer): object {
+  const running = (since: CrossingsAnswer["rows"][number]["since"]) => (since === undefined ? {} : { running: since && { arrived: numberOf(since.arrived), departed: numberOf(since.departed) } });
   const told = (c: NonNullable<CrossingsAnswer["rows"][number]["crossing"]>) => ({ levelStart: numberOf(c.levelStart), arrived: numberOf(c.arrived), departed: numberOf(c.departed), revalued: numberOf(c.revalued), levelEnd: numberOf(c.levelEnd) });
-  return { columns: [{ role: "bucket" }, { role: "measure", name: measure.words, unit: measure.unit }], rows: rows.map(({ bucket, crossing }) => ({ bucket: toldBucket(bucket), ...(crossing ? told(crossing) : { levelStart: null, arrived: null, departed: null, revalued: null, levelEnd: null }) })) };
+  return { columns: [{ role: "bucket" }, { role: "measure", name: measure.words, unit: measure.unit }], rows: rows.map(({ bucket, crossing, since }) => ({ bucket: toldBucket(bucket), ...(crossing ? told(crossing) : { levelStart: null, arrived: null, departed: null, revalued: null, levelEnd: null }), ...running(since) })) };
 }
 
 const bridgeBody = ({ levelFrom, levelTo, parts }: BridgeAnswer): object => ({ levelFrom: numberOf(levelFrom), levelTo: numberOf(levelTo), parts: parts.map(({ cause, fields, amount, keys }) => ({ cause, ...(fields.length ? { fields } : {}), amount: numberOf(amount), keys })) });

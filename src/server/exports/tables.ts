@@ -42,7 +42,7 @@ function historyTable(answer: HistoryAnswer, { view: { calendar } }: Desk): Tabl
     case "level":
       return { name: "Figure", columns: ["from", "to", ...answer.split.map((head) => head.label), answer.measure.words], rows: answer.rows.map(({ bucket, cell, parts }) => [bucket.from, bucket.to, ...parts.map((part) => numberOf(part?.value ?? null)), numberOf(cell?.value ?? null)]) };
     case "crossings":
-      return { name: "Figure", columns: ["from", "to", "level at the start", "arrivals", "departures", "revalued", "level at the end"], rows: answer.rows.map(({ bucket, crossing: c }) => [bucket.from, bucket.to, ...(c ? [c.levelStart, c.arrived, c.departed, c.revalued, c.levelEnd].map(numberOf) : [null, null, null, null, null])]) };
+      return { name: "Figure", columns: ["from", "to", "level at the start", "arrivals", "departures", "revalued", "level at the end", ...(answer.isRunning ? ["arrivals since the start", "departures since the start"] : [])], rows: answer.rows.map(({ bucket, crossing: c, since }) => [bucket.from, bucket.to, ...(c ? [c.levelStart, c.arrived, c.departed, c.revalued, c.levelEnd].map(numberOf) : [null, null, null, null, null]), ...(answer.isRunning ? [since?.arrived ?? null, since?.departed ?? null].map(numberOf) : [])]) };
     case "bridge":
       return { name: "Figure", columns: ["cause", "amount", "items"], rows: [[`level on ${day(answer.from - 1)}`, numberOf(answer.levelFrom), null], ...answer.parts.map((part) => [part.fields.length ? `${part.cause}: ${part.fields.join(", ")}` : part.cause, numberOf(part.amount), part.keys.join(" ")]), [`level on ${day(answer.to - 1)}`, numberOf(answer.levelTo), null]] };
     case "burndown":

@@ -1,7 +1,7 @@
 "use client";
 import { Bar, BarChart, Brush, CartesianGrid, LabelList, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import type { Figure, FigureRow, Mark } from "@/core/figure";
-import { type Drawn, fillOf, groupAxis, hasSlider, inkOn, LABEL_PX, markId, opens, SLIDER, ticksTo, tipOf } from "./drawing";
+import { type Drawn, fillOf, groupAxis, hasSlider, inkOn, LABEL_PX, markId, opens, SLIDER, ticksOver, tipOf } from "./drawing";
 import { Legend } from "./Legend";
 
 type Layout = "bars" | "columns";
@@ -19,15 +19,16 @@ export function Bars({ figure, layout, stacked, full, drawn }: { figure: Figure;
   const { dress } = drawn;
   const series = figure.series.length ? figure.series : [null];
   const rows = figure.rows.map((row) => ({ row, label: row.label, ...Object.fromEntries(series.map((_, i) => [`v${i}`, (markOf(row, i, figure)?.value ?? 0) / (full ? Math.max(row.parts.reduce((sum, part) => sum + (part.value ?? 0), 0), 1e-9) / 100 : 1)])), sum: row.value ?? 0 }));
-  const most = full ? 100 : Math.max(0, dress.axisTo ?? 0, ...figure.rows.map((row) => (figure.series.length && !stacked ? Math.max(...row.parts.map((part) => part.value ?? 0)) : Math.max(row.value ?? 0, stacked ? row.parts.reduce((sum, part) => sum + (part.value ?? 0), 0) : 0))));
-  const least = Math.min(0, dress.axisFrom ?? 0, ...figure.rows.flatMap((row) => [row, ...row.parts].map((mark) => mark.value ?? 0)));
-  const ticks = ticksTo(most);
+  const longestLabel = Math.max(0, ...figure.rows.flatMap((row) => (figure.series.length ? row.parts : [row]).map((mark) => mark.written.length)));
+  const sideBySide = figure.series.length > 0 && !stacked;
+  const most = full ? 100 : Math.max(0, dress.axisTo ?? 0, ...figure.rows.map((row) => (sideBySide ? Math.max(...row.parts.map((part) => part.value ?? 0)) : Math.max(row.value ?? 0, stacked ? row.parts.reduce((sum, part) => sum + (part.value ?? 0), 0) : 0))));
+  const ticks = ticksOver([most, dress.axisFrom ?? 0, ...figure.rows.flatMap((row) => (sideBySide ? row.parts : [row, ...row.parts]).map((mark) => Math.min(0, mark.value ?? 0)))]);
   const pitch = drawn.small ? 26 : 40;
   const size = lying ? Math.max(pitch * rows.length * (figure.series.length && !stacked ? Math.min(figure.series.length, 4) * 0.6 : 1) + 34, 120) : undefined;
   const longest = Math.min(drawn.small ? 110 : 190, Math.max(40, ...figure.rows.map((row) => row.label.length * 6.6 + 14)));
   const percent = full ? { tickFormatter: (n: number) => `${n} %` } : {};
-  const value = <XAxis type="number" domain={[least, ticks[ticks.length - 1]]} ticks={least < 0 ? undefined : ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} height={dress.axisTitle ? 40 : 24} {...percent} {...(dress.axisTitle ? { label: { value: dress.axisTitle, position: "insideBottom", fontSize: 12 } } : {})} />;
-  const scale = { type: "number" as const, domain: [least, ticks[ticks.length - 1]] as [number, number], ticks: least < 0 ? undefined : ticks, axisLine: false, tickLine: false, tick: { fontSize: 12 }, width: dress.axisTitle ? 62 : 44, ...percent, ...(dress.axisTitle ? { label: { value: dress.axisTitle, angle: -90, position: "insideLeft" as const, fontSize: 12 } } : {}) };
+  const value = <XAxis type="number" domain={[ticks[0], ticks[ticks.length - 1]]} ticks={ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} height={dress.axisTitle ? 40 : 24} {...percent} {...(dress.axisTitle ? { label: { value: dress.axisTitle, position: "insideBottom", fontSize: 12 } } : {})} />;
+  const scale = { type: "number" as const, domain: [ticks[0], ticks[ticks.length - 1]] as [number, number], ticks, axisLine: false, tickLine: false, tick: { fontSize: 12 }, width: dress.axisTitle ? 62 : 44, ...percent, ...(dress.axisTitle ? { label: { value: dress.axisTitle, angle: -90, position: "insideLeft" as const, fontSize: 12 } } : {}) };
   const named = { dataKey: "label", type: "category" as const, axisLine: { stroke: "var(--ink)", strokeWidth: 1.5 }, tickLine: false, interval: (lying ? 0 : "equidistantPreserveStart") as 0 };
   const under = groupAxis(drawn);
   const needsSlant = !lying && !figure.isTime && rows.length > 6;
@@ -41,7 +42,7 @@ export function Bars({ figure, layout, stacked, full, drawn }: { figure: Figure;
             {lying ? value : <XAxis {...named} tick={{ fontSize: 12 }} height={(needsSlant ? 64 : 26) + under.room} {...(under.label ? { label: under.label } : {})} angle={needsSlant ? -28 : 0} textAnchor={needsSlant ? "end" : "middle"} tickFormatter={(text: string) => (needsSlant && text.length > 16 ? `${text.slice(0, 15)}…` : text)} />}
             {lying ? <YAxis {...named} width={longest + under.room} {...(under.label ? { label: { ...under.label, angle: -90, position: "insideLeft" as const } } : {})} tick={{ fontSize: 13, fontWeight: 600, fill: "var(--ink)" }} tickFormatter={(text: string) => (text.length > 28 ? `${text.slice(0, 27)}…` : text)} /> : <YAxis {...scale} />}
             {series.map((_, i) => (
-              <Bar key={i} dataKey={`v${i}`} stackId={stacked ? "one" : undefined} isAnimationActive={false} maxBarSize={lying ? 30 : 60} shape={(box: Box & { payload?: { row: FigureRow } }) => { const { row } = box.payload!; const mark = markOf(row, i, figure); return mark ? <Part box={box} then={figure.series.length ? undefined : row.then} mark={mark} drawn={drawn} lying={lying} inside={stacked} soFar={row.soFar} /> : <g />; }}>
+              <Bar key={i} dataKey={`v${i}`} stackId={stacked ? "one" : undefined} isAnimationActive={false} maxBarSize={lying ? 30 : 60} shape={(box: Box & { payload?: { row: FigureRow } }) => { const { row } = box.payload!; const mark = markOf(row, i, figure); return mark ? <Part box={box} then={figure.series.length ? undefined : row.then} mark={mark} drawn={drawn} lying={lying} inside={stacked} crowded={sideBySide} longest={longestLabel} soFar={row.soFar} /> : <g />; }}>
                 {stacked && i === series.length - 1 && dress.labels !== "none" && <LabelList dataKey="sum" content={(props: object) => <Total {...(props as Box)} row={figure.rows[(props as { index: number }).index]} lying={lying} />} />}
               </Bar>
             ))}
@@ -57,7 +58,7 @@ export function Bars({ figure, layout, stacked, full, drawn }: { figure: Figure;
 /** The drawing library may draw a row of the answer before: the row travels with its bar, and a part it has not is not drawn. */
 const markOf = (row: FigureRow, series: number, figure: Figure): Mark | undefined => (figure.series.length ? row.parts[series] : row);
 
-function Part({ box, mark, then, drawn, lying, inside, soFar }: { box: Box; mark: Mark; then?: Mark | undefined; drawn: Drawn; lying: boolean; inside: boolean; soFar: boolean }) {
+function Part({ box, mark, then, drawn, lying, inside, crowded, longest, soFar }: { box: Box; mark: Mark; then?: Mark | undefined; drawn: Drawn; lying: boolean; inside: boolean; crowded: boolean; longest: number; soFar: boolean }) {
   const { x = 0, y = 0, width = 0, height = 0 } = box;
   if (mark.value === null || (mark.value === 0 && inside)) return <g />;
   const ruler = then?.value && mark.value ? then.value / mark.value : null;
@@ -65,6 +66,9 @@ function Part({ box, mark, then, drawn, lying, inside, soFar }: { box: Box; mark
   const gap = inside ? 2 : 0;
   const left = width < 0 ? x + width : x;
   const [w, h] = [Math.max(Math.abs(width) - (lying ? gap : 0), 1), Math.max(Math.abs(height) - (lying ? 0 : gap), 1)];
+  const labelPx = (w > 30 ? 4 : 1) + LABEL_PX[drawn.dress.labelSize];
+  // All labels over columns, or none; each may reach into the gap beside it, where no other column stands.
+  const overFits = longest * labelPx * 0.56 <= (crowded ? w + 2 : w * 1.3);
   const fits = lying ? w > mark.written.length * 7 + 4 && h > 13 : h > 16 && w > mark.written.length * 6.4;
   return (
     <g {...opens(mark, drawn)}>
@@ -75,7 +79,7 @@ function Part({ box, mark, then, drawn, lying, inside, soFar }: { box: Box; mark
       {isOpen && lying && <><rect x={left} y={y - 6} width={w} height={3.5} fill="var(--brass)" /><rect x={left} y={y + h + 2.5} width={w} height={3.5} fill="var(--brass)" /></>}
       {isOpen && !lying && <rect x={left - 3} y={y - 3} width={w + 6} height={h + 3} fill="none" stroke="var(--brass)" strokeWidth={3} />}
       {inside && fits && mark.written && <text x={left + w / 2} y={y + h / 2 + 4.5} textAnchor="middle" style={{ fill: inkOn(mark.color), fontWeight: 560, fontSize: LABEL_PX[drawn.dress.labelSize] }}>{mark.written}</text>}
-      {!inside && mark.written && (lying ? <text x={left + w + 8} y={y + h / 2 + 6} style={{ font: `520 ${LABEL_PX[drawn.dress.labelSize] + 6}px var(--serif)`, fill: "var(--ink)" }}>{mark.written}</text> : w > 12 && <text x={left + w / 2} y={y - 6} textAnchor="middle" style={{ font: `520 ${(w > 30 ? 4 : 1) + LABEL_PX[drawn.dress.labelSize]}px var(--serif)`, fill: "var(--ink)" }}>{mark.written}</text>)}
+      {!inside && mark.written && (lying ? <text x={left + w + 8} y={y + h / 2 + 6} style={{ font: `520 ${LABEL_PX[drawn.dress.labelSize] + 6}px var(--serif)`, fill: "var(--ink)" }}>{mark.written}</text> : overFits && <text x={left + w / 2} y={y - 6} textAnchor="middle" style={{ font: `520 ${labelPx}px var(--serif)`, fill: "var(--ink)" }}>{mark.written}</text>)}
     </g>
   );
 }

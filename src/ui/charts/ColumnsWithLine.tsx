@@ -1,33 +1,68 @@
 "use client";
-import { Bar, CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from "recharts";
-import type { Figure } from "@/core/figure";
-import { type Drawn, fill, fillOf, groupAxis, LINE_PX, markId, opens, ticksTo, tipOf } from "./drawing";
+import { Bar, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import type { Figure, FigureRow, Mark, SideLine } from "@/core/figure";
+import { type Drawn, fill, fillOf, groupAxis, LINE_PX, markId, opens, ticksOver, tipOf } from "./drawing";
 import { Legend } from "./Legend";
 
-/** The first measure as columns, the second as a line on an axis of its own at the right. */
+interface Box {
+  readonly x?: number;
+  readonly y?: number;
+  readonly width?: number;
+  readonly height?: number;
+  readonly payload?: { readonly row: FigureRow };
+}
+
+interface Point {
+  readonly cx?: number;
+  readonly cy?: number;
+  readonly index: number;
+}
+
+/** What is drawn as columns and what as lines: flows with what stands beside them, or the first measure with the second. */
+function partsOf(figure: Figure) {
+  if (!figure.lines) {
+    const line: SideLine = { ...(figure.series[1] ?? { key: "m1", label: figure.measures[1]?.label ?? "", color: "c2", total: "" }), hasOwnAxis: true };
+    return { columns: [{ color: figure.series[0]?.color ?? "c1", of: (row: FigureRow): Mark | undefined => row.measures[0] }], lines: [{ line, of: (row: FigureRow): Mark | undefined => row.measures[1] }] };
+  }
+  const columns = figure.series.length ? figure.series.map(({ color }, i) => ({ color, of: (row: FigureRow): Mark | undefined => row.parts[i] })) : [{ color: figure.rows[0]?.color ?? "c1", of: (row: FigureRow): Mark | undefined => row }];
+  return { columns, lines: figure.lines.map((line, i) => ({ line, of: (row: FigureRow): Mark | undefined => row.lines?.[i] })) };
+}
+
+/** Columns, and lines over them: on their axis, or on one of their own at the right. */
 export function ColumnsWithLine({ figure, drawn }: { figure: Figure; drawn: Drawn }) {
-  const rows = figure.rows.map((row, index) => ({ index, label: row.label, a: row.measures[0]?.value ?? null, b: row.measures[1]?.value ?? null }));
-  const axis = (key: "a" | "b") => ticksTo(Math.max(0, ...rows.map((row) => row[key] ?? 0)));
-  const [left, right] = [axis("a"), axis("b")];
+  const { columns, lines } = partsOf(figure);
+  const hasOwnAxis = lines.some(({ line }) => line.hasOwnAxis);
+  const values = (picks: readonly ((row: FigureRow) => Mark | undefined)[]) => figure.rows.flatMap((row) => picks.map((of) => of(row)?.value ?? 0));
+  const left = ticksOver(values([...columns.map(({ of }) => of), ...lines.filter(({ line }) => !line.hasOwnAxis).map(({ of }) => of)]));
+  const right = ticksOver(values(lines.filter(({ line }) => line.hasOwnAxis).map(({ of }) => of)));
+  const rows = figure.rows.map((row) => ({ row, label: row.label, ...Object.fromEntries(columns.map(({ of }, i) => [`c${i}`, of(row)?.value ?? null])), ...Object.fromEntries(lines.map(({ of }, i) => [`l${i}`, of(row)?.value ?? null])) }));
   const under = groupAxis(drawn);
+  const lineColor = lines.find(({ line }) => line.hasOwnAxis)?.line.color ?? "c2";
+  const title = (words: string | null | undefined, angle: number, position: "insideLeft" | "insideRight") => (words && !drawn.small ? { label: { value: words, angle, position, fontSize: 12, style: { textAnchor: "middle" as const } } } : {});
+  const room = (words: string | null | undefined) => (words && !drawn.small ? 62 : 44);
   return (
     <>
-      <Legend series={figure.series} />
+      {drawn.dress.legend !== "none" && <Legend series={figure.lines ? [...figure.series, ...figure.lines] : figure.series} most={drawn.small ? 4 : 12} />}
       <div role="group" aria-label={drawn.label} style={{ width: "100%", height: drawn.small ? "100%" : 330, minHeight: 120, flex: 1 }}>
         <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
-          <ComposedChart data={rows} margin={{ top: 20, right: 4, bottom: 0, left: 0 }} accessibilityLayer={false}>
-            <CartesianGrid stroke="var(--grid)" vertical={false} />
+          <ComposedChart data={rows} margin={{ top: 20, right: 4, bottom: 0, left: 0 }} barCategoryGap="18%" barGap={2} accessibilityLayer={false}>
+            <CartesianGrid yAxisId="a" stroke="var(--grid)" vertical={false} />
             <XAxis dataKey="label" axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }} tickLine={false} interval="equidistantPreserveStart" tick={{ fontSize: 12 }} height={26 + under.room} {...(under.label ? { label: under.label } : {})} />
-            <YAxis yAxisId="a" ticks={left} domain={[0, left[left.length - 1]]} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} width={44} />
-            <YAxis yAxisId="b" orientation="right" ticks={right} domain={[0, right[right.length - 1]]} axisLine={false} tickLine={false} tick={{ fontSize: 12, fill: fill(figure.series[1]?.color ?? "c2") }} width={44} />
-            <Bar yAxisId="a" dataKey="a" isAnimationActive={false} maxBarSize={54} shape={(box: { x?: number; y?: number; width?: number; height?: number; payload?: { index: number } }) => {
-              const mark = figure.rows[box.payload!.index]?.measures[0];
-              return !mark || mark.value === null ? <g /> : <g {...opens(mark, drawn)}><title>{tipOf(mark, drawn)}</title><rect x={box.x} y={box.y} width={box.width} height={Math.max(box.height ?? 0, 1)} fill={fillOf(figure.series[0]?.color ?? "c1", drawn)} stroke={drawn.opened === markId(mark) ? "var(--brass)" : "none"} strokeWidth={3} /></g>;
-            }} />
-            <Line yAxisId="b" dataKey="b" stroke={fill(figure.series[1]?.color ?? "c2")} strokeWidth={LINE_PX[drawn.dress.weight]} isAnimationActive={false} dot={(point: { cx?: number; cy?: number; index: number }) => {
-              const mark = figure.rows[point.index]?.measures[1];
-              return point.cx === undefined || point.cy === undefined || !mark || mark.value === null ? <g key={point.index} /> : <g key={point.index} {...opens(mark, drawn)}><title>{tipOf(mark, drawn)}</title><circle cx={point.cx} cy={point.cy} r={10} fill="transparent" /><circle cx={point.cx} cy={point.cy} r={drawn.opened === markId(mark) ? 6 : 3.6} fill={drawn.opened === markId(mark) ? "var(--brass)" : fill(figure.series[1]?.color ?? "c2")} /></g>;
-            }} />
+            <YAxis yAxisId="a" ticks={left} domain={[left[0], left[left.length - 1]]} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} width={room(figure.axes?.series)} {...title(figure.axes?.series, -90, "insideLeft")} />
+            {hasOwnAxis && <YAxis yAxisId="b" orientation="right" ticks={right} domain={[right[0], right[right.length - 1]]} axisLine={false} tickLine={false} tick={{ fontSize: 12, fill: fill(lineColor) }} width={room(figure.axes?.lines)} {...title(figure.axes?.lines, 90, "insideRight")} />}
+            {left[0] < 0 && <ReferenceLine yAxisId="a" y={0} stroke="var(--ink)" strokeWidth={1} />}
+            {columns.map(({ color, of }, i) => (
+              <Bar key={i} yAxisId="a" dataKey={`c${i}`} isAnimationActive={false} maxBarSize={54} shape={({ x, y, width, height = 0, payload }: Box) => {
+                const mark = of(payload!.row);
+                return !mark || mark.value === null ? <g /> : <g {...opens(mark, drawn)}><title>{tipOf(mark, drawn)}</title><rect x={x} y={height < 0 ? (y ?? 0) + height : y} width={width} height={Math.max(Math.abs(height), 1)} fill={fillOf(color, drawn)} stroke={drawn.opened === markId(mark) ? "var(--brass)" : "none"} strokeWidth={3} />{mark.soFar && <rect x={x} y={y} width={width} height={Math.abs(height)} fill="var(--lit)" opacity={0.45} />}</g>;
+              }} />
+            ))}
+            {lines.map(({ line, of }, i) => (
+              <Line key={i} yAxisId={line.hasOwnAxis ? "b" : "a"} dataKey={`l${i}`} type="linear" stroke={fill(line.color)} strokeWidth={LINE_PX[drawn.dress.weight]} isAnimationActive={false} dot={({ cx, cy, index }: Point) => {
+                const mark = figure.rows[index] && of(figure.rows[index]);
+                return cx === undefined || cy === undefined || !mark || mark.value === null ? <g key={index} /> : <g key={index} {...opens(mark, drawn)}><title>{tipOf(mark, drawn)}</title><circle cx={cx} cy={cy} r={10} fill="transparent" /><circle cx={cx} cy={cy} r={drawn.opened === markId(mark) ? 6 : 3.6} fill={drawn.opened === markId(mark) ? "var(--brass)" : fill(line.color)} /></g>;
+              }} />
+            ))}
           </ComposedChart>
         </ResponsiveContainer>
       </div>

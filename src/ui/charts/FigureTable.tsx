@@ -14,16 +14,18 @@ export function FigureTable({ figure, drawn, measure, rename }: { figure: Figure
   // Several measures without a split are the series themselves.
   const byMeasure = figure.measures.length > 1 && figure.series.length === figure.measures.length && figure.series.every((one) => one.key.startsWith("m"));
   const extra = figure.measures.length > 1 && !byMeasure ? figure.measures.slice(1) : [];
+  // The net of flows is their whole.
+  const sides = [...(figure.lines ?? []).entries()].filter(([, line]) => line.key !== "net");
   return (
     <Scroll>
       <table>
         <caption style={{ position: "absolute", clip: "rect(0 0 0 0)", width: 1, height: 1, overflow: "hidden" }}>{drawn.label}</caption>
-        <thead><tr><th scope="col">Group</th>{figure.series.map((one) => <th key={one.key} scope="col" className="r">{one.label}{!byMeasure && rename?.(nameKey("split", one.key), one.label)}</th>)}{!byMeasure && <th scope="col" className="r">{measure}</th>}{extra.map((one) => <th key={one.label} scope="col" className="r">{one.label}</th>)}{hasShares && <th scope="col" className="r">%</th>}{isCompared && <><th scope="col" className="r">before</th><th scope="col">change</th></>}</tr></thead>
+        <thead><tr><th scope="col">Group</th>{figure.series.map((one) => <th key={one.key} scope="col" className="r">{one.label}{!byMeasure && rename?.(nameKey("split", one.key), one.label)}</th>)}{!byMeasure && <th scope="col" className="r">{measure}</th>}{extra.map((one) => <th key={one.label} scope="col" className="r">{one.label}</th>)}{sides.map(([at, line]) => <th key={at} scope="col" className="r">{line.label}{figure.axes?.lines ? `, ${figure.axes.lines}` : ""}</th>)}{hasShares && <th scope="col" className="r">%</th>}{isCompared && <><th scope="col" className="r">before</th><th scope="col">change</th></>}</tr></thead>
         <tbody>
           {figure.rows.map((row) => (
-            <tr key={row.path.join("/")}><th scope="row">{row.label}{row.soFar ? ", so far" : ""}{!figure.isTime && row.path.length === 1 && rename?.(nameKey(0, row.path[0]), row.label)}</th>{row.parts.map((part) => <td key={markId(part) + part.label} className="r">{open(part)}</td>)}{!byMeasure && <td className="r">{open(row)}</td>}{extra.map((_, i) => <td key={i} className="r">{open(row.measures[i + 1])}</td>)}{hasShares && <td className="r">{row.percent ?? ""}</td>}{isCompared && <><td className="r">{row.then ? open(row.then) : "–"}</td><td>{row.change}</td></>}</tr>
+            <tr key={row.path.join("/")}><th scope="row">{row.label}{row.soFar ? ", so far" : ""}{!figure.isTime && row.path.length === 1 && rename?.(nameKey(0, row.path[0]), row.label)}</th>{row.parts.map((part) => <td key={markId(part) + part.label} className="r">{open(part)}</td>)}{!byMeasure && <td className="r">{open(row)}</td>}{extra.map((_, i) => <td key={i} className="r">{open(row.measures[i + 1])}</td>)}{sides.map(([at]) => <td key={at} className="r">{open(row.lines![at])}</td>)}{hasShares && <td className="r">{row.percent ?? ""}</td>}{isCompared && <><td className="r">{row.then ? open(row.then) : "–"}</td><td>{row.change}</td></>}</tr>
           ))}
-          <tr className="all"><th scope="row">All</th>{figure.series.map((one, i) => <td key={one.key} className="r">{byMeasure ? open(figure.measures[i]) : one.total}</td>)}{!byMeasure && <td className="r">{open(figure.total)}</td>}{extra.map((one) => <td key={one.label} className="r">{open(one)}</td>)}{hasShares && <td />}{isCompared && <><td className="r">{figure.then ? open(figure.then) : "–"}</td><td>{figure.total.change}</td></>}</tr>
+          <tr className="all"><th scope="row">All</th>{figure.series.map((one, i) => <td key={one.key} className="r">{byMeasure ? open(figure.measures[i]) : one.total}</td>)}{!byMeasure && <td className="r">{open(figure.total)}</td>}{extra.map((one) => <td key={one.label} className="r">{open(one)}</td>)}{sides.map(([at, line]) => <td key={at} className="r">{line.total}</td>)}{hasShares && <td />}{isCompared && <><td className="r">{figure.then ? open(figure.then) : "–"}</td><td>{figure.total.change}</td></>}</tr>
         </tbody>
       </table>
     </Scroll>

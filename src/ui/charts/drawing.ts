@@ -23,9 +23,8 @@ const INK_ON: Record<string, string> = { ghost: "var(--ink)", "ink-3": "var(--pa
 export const inkOn = (color: Color): string => INK_ON[color] ?? `var(--${color.startsWith("r") ? "q" : "o"}${color.slice(1)})`;
 export const markId = (mark: Pick<Mark, "path" | "split" | "measure">): string => JSON.stringify([mark.path, mark.split ?? null, mark.measure ?? 0]);
 
-/** Properties that make a drawn part a button for pointer, keys and ear. */
 /** What is said while the pointer rests on a mark: the builder's own words first. */
-export const tipOf = (mark: Mark, { dress }: Drawn): string => `${dress.hover ? `${dress.hover} ` : ""}${mark.label}: ${mark.words}${mark.percent ? ` (${mark.percent} %)` : ""}${mark.change ? `, ${mark.change}` : ""}`;
+export const tipOf = (mark: Mark, { dress }: Drawn): string => `${dress.hover ? `${dress.hover} ` : ""}${mark.label}${mark.about ? `, ${mark.about}` : ""}: ${mark.words}${mark.percent ? ` (${mark.percent} %)` : ""}${mark.change ? `, ${mark.change}` : ""}`;
 
 /** The title of the axis of groups, where the builder gave one, and the room that it takes in px. */
 export const groupAxis = ({ dress, small }: Drawn) => ({ room: dress.groupTitle && !small ? 18 : 0, ...(dress.groupTitle && !small ? { label: { value: dress.groupTitle, position: "insideBottom" as const, fontSize: 12 } } : {}) });
@@ -35,6 +34,7 @@ export const LONG_AXIS = 14;
 export const hasSlider = (rows: number, { dress, small }: Drawn): boolean => dress.slider && !small && rows > LONG_AXIS;
 export const SLIDER = { height: 22, stroke: "var(--plum)", fill: "var(--mallow)", travellerWidth: 12 } as const;
 
+/** Properties that make a drawn part a button for pointer, keys and ear. */
 export const opens = (mark: Mark, drawn: Drawn) => ({
   role: "button",
   tabIndex: 0,
@@ -60,6 +60,16 @@ export function ticksTo(most: number): number[] {
   const ticks = [0];
   while (ticks[ticks.length - 1] < most) ticks.push(Number((ticks[ticks.length - 1] + step).toPrecision(12)));
   return ticks;
+}
+
+/** Round steps for an axis over all these values and 0. */
+export function ticksOver(values: readonly number[]): number[] {
+  const [least, most] = [Math.min(0, ...values), Math.max(0, ...values)];
+  if (least === 0) return ticksTo(most);
+  const whole = values.every(Number.isInteger);
+  const [, step] = ticksTo(whole ? Math.max(most, Math.ceil((most - least) / 1.6)) : Math.max(most, (most - least) / 1.6));
+  const [first, last] = [Math.floor(least / step), Math.max(0, Math.ceil(most / step))];
+  return Array.from({ length: last - first + 1 }, (_, i) => Number(((first + i) * step).toPrecision(12)));
 }
 
 /** The names that fit beside their points without covering one another, the largest points first. Places in px. */

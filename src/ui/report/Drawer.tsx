@@ -60,7 +60,7 @@ export function Drawer({ context, report, opened, leaf, onLeaf, onShowAll, repor
     <Box $open={leaf !== null} $tall={picked.size > 0} aria-label="Records and workings">
       <div className="leaves">
         <div role="tablist" aria-label="Leaves" style={{ display: "flex" }}>{tab("records", "Records", <List aria-hidden />)}{tab("workings", "Workings", <Calculator aria-hidden />)}{tab("compare", "Compare", <Scale aria-hidden />)}{tab("look", "Quick look", <ScanSearch aria-hidden />)}</div>
-        {leaf === "records" && <div className="what" role="status">{part && <i aria-hidden />}<b>{part ? opened!.label : "All"}</b>{count !== null && <span>· {numberText(count)} {context.catalog.countedWords(report.subject, count)}</span>}</div>}
+        {leaf === "records" && <div className="what" role="status" title={part && opened?.about}>{part && <i aria-hidden />}<b>{part ? opened!.label : "All"}</b>{count !== null && <span>· {numberText(count)} {context.catalog.countedWords(report.subject, count)}</span>}{part && opened?.about && <span style={{ color: "var(--ink-3)" }}>{opened.about}</span>}</div>}
         <div className="acts">
           {leaf === "records" && part && <Button $small onPress={onShowAll}>Show all</Button>}
           {leaf === "records" && onSaveFilter && report.where && <Button $small $icon aria-label="Save these conditions as a filter" onPress={onSaveFilter}><Funnel aria-hidden /></Button>}

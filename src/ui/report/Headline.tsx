@@ -8,7 +8,7 @@ import type { CountReport, Dress, Group, Report } from "@/core/definition";
 import { sentencePieces, type Part, type Piece } from "@/core/sentence";
 import { addMonths, localDay } from "@/core/time";
 import { Popover, PopoverDialog } from "../kit";
-import { BurnsPicker, Choose, ComparedPicker, ConditionPicker, EndsPicker, GrainPicker, LastPicker, TeamPicker, UnitPicker, WhichPicker, GroupPicker, MeasurePicker, PeriodPicker, ShapePicker, ShowingPicker, SortPicker, StoodPicker, SubjectPicker, type Option, type PickerProps } from "./pickers";
+import { BurnsPicker, Choose, ComparedPicker, ConditionPicker, BesidePicker, EndsPicker, GrainPicker, LastPicker, TeamPicker, UnitPicker, WhichPicker, GroupPicker, MeasurePicker, PeriodPicker, ShapePicker, ShowingPicker, SortPicker, StoodPicker, SubjectPicker, type Option, type PickerProps, withBeside } from "./pickers";
 import { Say } from "./sentenceStyle";
 
 interface HeadlineProps {
@@ -63,7 +63,7 @@ function pairsOf(pieces: readonly Piece[]): Piece[][] {
   return pairs;
 }
 
-const LABELS: Record<Part["area"], string> = { measure: "measure", subject: "what is counted", where: "condition", by: "group", split: "split", period: "period", compared: "comparison", runningTotal: "running total", stood: "as it stood", shape: "picture", groupedBy: "group", showing: "columns", sorts: "order", which: "what moves", grain: "stretch", ends: "from and to", burns: "what burns down", unit: "unit", team: "team", last: "how many sprints" };
+const LABELS: Record<Part["area"], string> = { measure: "measure", subject: "what is counted", where: "condition", by: "group", split: "split", period: "period", compared: "comparison", runningTotal: "running total", stood: "as it stood", shape: "picture", groupedBy: "group", showing: "columns", sorts: "order", which: "what moves", grain: "stretch", beside: "beside it", ends: "from and to", burns: "what burns down", unit: "unit", team: "team", last: "how many sprints" };
 
 function PartButton({ piece, part, first, ...props }: { piece: Piece; part: Part; first: boolean } & Omit<HeadlineProps, "text">) {
   const [isOpen, setOpen] = useState(false);
@@ -108,6 +108,8 @@ function PartPicker({ part, onDone, context, report, onChange, dress, onDress, o
       return report.kind === "crossings" && <WhichPicker {...props} report={report} />;
     case "grain":
       return (report.kind === "level" || report.kind === "crossings") && <GrainPicker {...props} report={report} />;
+    case "beside":
+      return report.kind === "crossings" && <BesidePicker {...props} report={report} />;
     case "ends":
       return (report.kind === "bridge" || report.kind === "burndown") && <EndsPicker {...props} report={report} />;
     case "burns":
@@ -119,7 +121,7 @@ function PartPicker({ part, onDone, context, report, onChange, dress, onDress, o
     case "last":
       return report.kind === "velocity" && <LastPicker {...props} report={report} />;
     case "runningTotal":
-      return <Choose label="Running total" options={[{ value: "on", label: "running total" }, { value: "off", label: "each for itself" }]} chosen={["on"]} onChoose={(value) => value === "off" && drop(({ runningTotal: _r, ...kept }) => kept as CountReport)()} />;
+      return <Choose label="Running total" options={[{ value: "on", label: "running total" }, { value: "off", label: "each for itself" }]} chosen={["on"]} onChoose={(value) => { if (value === "off" && (report.kind === "count" || report.kind === "crossings")) { const { runningTotal: _r, ...kept } = report; onChange(kept as Report); } onDone(); }} />;
     case "stood":
       return <StoodPicker {...props} />;
     case "shape":
@@ -174,7 +176,7 @@ function AddGroup({ context, report, onChange, onDone }: PickerProps) {
   return <GroupPicker context={context} report={report} group={null} onGroup={(group) => onChange({ ...report, by: [...report.by, group] })} onDone={onDone} />;
 }
 
-type Addition = "condition" | "groups" | "group" | "then" | "split" | "measure" | "period" | "compared" | "running" | "stood" | "showing" | "sort" | "groupedBy" | "list" | "swap" | "level" | "crossings" | "bridge";
+type Addition = "condition" | "groups" | "group" | "then" | "split" | "measure" | "period" | "compared" | "running" | "beside" | "stood" | "showing" | "sort" | "groupedBy" | "list" | "swap" | "level" | "crossings" | "bridge";
 
 /** The same records asked of history: their level, what came and went, or why the level moved over the last month. */
 function asHistory(report: Report, kind: "level" | "crossings" | "bridge", context: AskContext): Report {
@@ -220,13 +222,14 @@ function AddPart({ context, report, onChange, onDone, dress, onDress, onGroups }
           { value: "list" as const, label: "list instead", about: "the records themselves" },
           ...(report.subject.id === "items" ? [{ value: "level" as const, label: "level instead", about: "how many at each stretch's end, as it was" }, { value: "crossings" as const, label: "arrivals and departures instead", about: "what came in and went out" }, { value: "bridge" as const, label: "bridge instead", about: "why a level moved" }] : []),
         ]
-      : report.kind !== "list" ? [...(report.kind === "level" && !report.split ? [{ value: "split" as const, label: "split by …", about: "what each level is made of" }] : []), ...(report.kind === "crossings" && !report.runningTotal ? [{ value: "running" as const, label: "running total", about: "each added to those before" }] : []), { value: "list" as const, label: "list instead", about: "the records themselves" }]
+      : report.kind !== "list" ? [...(report.kind === "level" && !report.split ? [{ value: "split" as const, label: "split by …", about: "what each level is made of" }] : []), ...(report.kind === "crossings" && !report.runningTotal ? [{ value: "running" as const, label: "running total", about: "each added to those before" }] : []), ...(report.kind === "crossings" && !report.beside ? [{ value: "beside" as const, label: "with …", about: "their net, or the level on an axis of its own" }] : []), { value: "list" as const, label: "list instead", about: "the records themselves" }]
       : [...(report.by ? [] : [{ value: "groupedBy" as const, label: "grouped by …", about: "groups that open and close" }]), { value: "showing" as const, label: "showing …", about: "columns" }, { value: "sort" as const, label: "sorted by …", about: "order" }]),
     ...(report.stood ? [] : [{ value: "stood" as const, label: "as it stood on …", about: "an earlier day" }]),
   ];
   const choose = (value: Addition) => {
     if (value === "measure" && report.kind === "count") onChange({ ...report, measures: [...report.measures, report.measures.some((m) => !("named" in m) && m.measure === "count" && !m.where) ? firstAverage(report, context) : { measure: "count" }] });
     else if (value === "running" && (report.kind === "count" || report.kind === "crossings")) onChange({ ...report, runningTotal: true } as Report);
+    else if (value === "beside" && report.kind === "crossings") onChange(withBeside(report, ["level"]));
     else if (value === "groups") onGroups();
     else if (value === "swap" && report.kind === "count" && report.split) onChange({ ...report, by: [...report.by.slice(0, -1), report.split], split: report.by[report.by.length - 1] });
     else if (value === "level" || value === "crossings" || value === "bridge") onChange(asHistory(report, value, context));

@@ -5,7 +5,7 @@ const STATUSES = ["Ready", "Building", "Shipped"];
 const flow = (days: readonly (readonly number[])[]): LevelAnswer => ({
   kind: "level", measure: {} as never, since: null, asOf: 0,
   split: STATUSES.map((label, i) => ({ key: `v${i}`, label }) as never),
-  rows: days.map((counts, i) => ({ bucket: { from: `2026-11-1${i}`, to: `2026-11-1${i}`, start: 0, end: 0, soFar: false, partial: false } as never, label: String(i), cell: null, parts: counts.map((count) => ({ value: String(count), records: count, empties: 0 })) })),
+  rows: days.map((counts, i) => ({ bucket: { from: `2026-11-1${i}`, to: `2026-11-1${i}`, start: 0, end: 0, soFar: false, partial: false } as never, about: "", label: String(i), cell: null, parts: counts.map((count) => ({ value: String(count), records: count, empties: 0 })) })),
 });
 
 test("a status is as wide as it holds at each point, and as long as what came to it takes to leave it", () => {

@@ -1,5 +1,5 @@
 "use client";
-import { WORK_UNITS, type BridgeReport, type BurndownReport, type CrossingsReport, type LevelReport, type Report, type VelocityReport, type WorkUnit } from "@/core/definition";
+import { BESIDES, WORK_UNITS, type Beside, type BridgeReport, type BurndownReport, type CrossingsReport, type LevelReport, type Report, type VelocityReport, type WorkUnit } from "@/core/definition";
 import { BUCKET_GRAINS, COMPARISONS, type BucketGrain } from "@/core/time";
 import { Button, Field } from "../../kit";
 import { Choose, type Option } from "./Choose";
@@ -10,12 +10,26 @@ const done = (onDone: () => void) => <Foot><Button $small $look="solid" onPress=
 
 /** What moves: arrivals, departures, or both. */
 export const WhichPicker = ({ report, onChange, onDone }: PickerProps & { report: CrossingsReport }) => (
-  <><Choose label="What moves" options={[{ value: "both" as const, label: "arrivals and departures" }, { value: "arrivals" as const, label: "arrivals" }, { value: "departures" as const, label: "departures" }]} chosen={[report.which]} onChoose={(which) => onChange({ ...report, which })} />{done(onDone)}</>
+  <><Choose label="What moves" options={[{ value: "both" as const, label: "arrivals and departures" }, { value: "arrivals" as const, label: "arrivals" }, { value: "departures" as const, label: "departures" }]} chosen={[report.which]} onChoose={(which) => onChange(withBeside({ ...report, which }, (report.beside ?? []).filter((one) => one === "level" || which === "both")))} />{done(onDone)}</>
 );
 
 export const GrainPicker = ({ report, onChange, onDone }: PickerProps & { report: LevelReport | CrossingsReport }) => (
   <><Choose<BucketGrain> label="By which stretch" options={BUCKET_GRAINS.map((grain) => ({ value: grain, label: grain }))} chosen={[report.grain]} onChoose={(grain) => onChange({ ...report, grain } as Report)} />{done(onDone)}</>
 );
+
+/** Flows with their net or their level need a picture that has a line for it, and others have none. */
+export function withBeside({ beside: _beside, ...report }: CrossingsReport, beside: readonly Beside[]): CrossingsReport {
+  if (beside.length === 0) return { ...report, ...(report.shape === "columnsWithLine" ? { shape: "columns" as const } : {}) };
+  return { ...report, beside: BESIDES.filter((one) => beside.includes(one)), ...(report.shape ? { shape: "columnsWithLine" as const } : {}) };
+}
+
+const ABOUT_BESIDE: Readonly<Record<Beside, string>> = { net: "what came in less what went out", level: "how many there were at each end, on an axis of its own" };
+
+/** What stands beside flows. */
+export function BesidePicker({ report, onChange, onDone }: PickerProps & { report: CrossingsReport }) {
+  const chosen = report.beside ?? [];
+  return <><Choose<Beside> label="Beside it" many options={BESIDES.filter((one) => one === "level" || report.which === "both").map((one) => ({ value: one, label: one, about: ABOUT_BESIDE[one] }))} chosen={chosen} onChoose={(one) => onChange(withBeside(report, chosen.includes(one) ? chosen.filter((other) => other !== one) : [...chosen, one]))} />{done(onDone)}</>;
+}
 
 /** The two ends of a bridge, or of a burndown. */
 export function EndsPicker({ report, onChange, onDone }: PickerProps & { report: BridgeReport | BurndownReport }) {
