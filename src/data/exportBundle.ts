@@ -56,7 +56,7 @@ async function writeAll(client: PoolClient, folder: string): Promise<string[]> {
     const { rows } = await client.query<unknown[]>({ text: SELECTS[id], rowMode: "array" });
     if (rows.length) await write(id, columnsOf(id).map((column) => column.name), rows);
   }
-  const ids = await Identities.load(client);
+  const ids = await Identities.load(client, "all");
   const fields = (await client.query<FieldRow>("SELECT id, name, type, many, choices FROM fields ORDER BY position, id")).rows;
   if (fields.length) await write("fields", ["field", "type", "choices"], fields.map((field) => [field.name, fieldTypeWords(field.type, field.many), listText(field.choices)]));
   await write("people", columnsOf("people").map((c) => c.name), await peopleRows(client));

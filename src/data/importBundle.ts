@@ -1,7 +1,7 @@
 import type { PoolClient } from "pg";
 import { folded } from "@/core/base";
 import {
-  guessStage, lineOf, readBundle, settleItem, MOVED_COLUMNS, TABLES,
+  guessStage, itemsNamedIn, lineOf, readBundle, settleItem, MOVED_COLUMNS, TABLES,
   type BundleMove, type CellValue, type Known, type RawBundle, type ReadBundle, type ReadRow, type RefType, type Refusal, type TableId,
 } from "@/core/bundle";
 import type { Stage } from "@/core/catalog";
@@ -10,7 +10,7 @@ import { instantText, parseInstant, type Instant } from "@/core/time";
 import { inTransaction, type EntityManager } from "./database";
 import { Identities, loadKnown } from "./repositories/identities";
 import { writeDictionaries, writeMet, type Counts } from "./repositories/dictionaries";
-import { loadMoves, loadHistoryRules, notePresence, rebuildHistories, touchRecords, trackedOf, writeHistories, type ItemRecord, type KeptMove } from "./repositories/histories";
+import { firstChange, loadMoves, loadHistoryRules, notePresence, rebuildHistories, touchRecords, trackedOf, withoutColumns, writeManyHistories, type ItemRecord, type KeptMove } from "./repositories/histories";
 import { insertLacking, insertLinks } from "./repositories/dependents";
 
 export interface ImportOptions {
@@ -43,14 +43,19 @@ export async function importBundle(em: EntityManager, raw: RawBundle, options: I
       outcome = await new Import(client, raw, options).run();
       if (options.dryRun || outcome.unstaged.length) throw new TakeBack();
     });
-    await inAnalyze(em);
+    if (outcome) await analyze(em, outcome);
   } catch (error) {
     if (!(error instanceof TakeBack)) throw error;
   }
   return outcome!;
 }
 
-const inAnalyze = (em: EntityManager): Promise<unknown> => em.getConnection().execute("ANALYZE items, moves, state_spans");
+/** After much has come in the database counts its rows anew, so that it plans well; after little it does so by itself. */
+async function analyze(em: EntityManager, { tables: { items, moves } }: ImportOutcome): Promise<void> {
+  const written = (items?.fresh ?? 0) + (items?.changed ?? 0) + (moves?.fresh ?? 0);
+  const [{ known }] = await em.getConnection().execute<{ known: string }[]>("SELECT greatest(sum(reltuples), 0)::bigint AS known FROM pg_class WHERE relname IN ('items', 'moves')");
+  if (written > Number(known) / 20) await em.getConnection().execute("ANALYZE items, moves, state_spans");
+}
 
 class Import {
   private identities!: Identities;
@@ -69,7 +74,7 @@ class Import {
 
   async run(): Promise<ImportOutcome> {
     this.progress("reading rows", 0, 1);
-    const known: Known = await loadKnown(this.client);
+    const known: Known = await loadKnown(this.client, itemsNamedIn(this.raw));
     this.bundle = readBundle(this.raw, known);
     this.refused.push(...this.bundle.refused);
     const unstaged = this.bundle.met.status.filter((status) => !this.options.stages?.[status]).map((status) => ({ status, guess: guessStage(status) }));
@@ -77,7 +82,7 @@ class Import {
     await writeMet(this.client, this.bundle.met, this.options.stages ?? {});
     const written = await writeDictionaries(this.client, this.bundle);
     Object.assign(this.counts, written.counts);
-    this.identities = await Identities.load(this.client);
+    this.identities = await Identities.load(this.client, itemsNamedIn(this.raw));
     await this.writeItems();
     if (written.rulesChanged) await rebuildHistories(this.client);
     await this.writeDependents();
@@ -110,7 +115,7 @@ class Import {
     const keys = new Set(rows.map((row) => row.values.key as string));
     const onlyMoved = [...moves.keys()].filter((key) => !keys.has(key) && !this.refusedItems.has(key));
     const stored = await this.loadStored([...keys, ...onlyMoved]);
-    const settled: { row: ReadRow | null; key: string; moves: readonly BundleMove[]; stored?: Stored; added: number }[] = [];
+    const settled: SettledItem[] = [];
     const settle = (row: ReadRow | null, key: string) => {
       const brought = moves.get(key) ?? [];
       const before = stored.get(key);
@@ -125,19 +130,27 @@ class Import {
     const good = this.withoutOrphans(settled, moves);
     await this.giveIds(good.filter((one) => !one.stored).map((one) => one.key));
     const rules = await loadHistoryRules(this.client);
-    for (let at = 0; at < good.length; at += CHUNK) {
-      this.progress("writing items", at, good.length);
-      const records = good.slice(at, at + CHUNK).map((one) => ({ record: this.recordOf(one), one }));
-      const changed = records.filter(({ record, one }) => !one.stored || one.added > 0 || !sameRecord(record, one.stored.row));
-      const isChanged = new Set(changed.map(({ one }) => one));
-      await writeHistories(this.client, changed.map(({ record }) => record), rules);
-      for (const { one } of records) if (one.row) counts[!one.stored ? "fresh" : isChanged.has(one) ? "changed" : "same"] += 1;
-    }
+    await writeManyHistories(this.client, this.changedRecords(good, counts), rules);
     for (const one of good) {
       const brought = moves.get(one.key)?.length ?? 0;
       const fresh = Math.min(brought, one.added);
       moveCounts.fresh += fresh;
       moveCounts.same += brought - fresh;
+    }
+  }
+
+  /** What is to be written of the items that differ from what is stored, by and by; the others are counted. */
+  private *changedRecords(good: readonly SettledItem[], counts: Counts): Generator<readonly ItemRecord[]> {
+    for (let at = 0; at < good.length; at += CHUNK) {
+      this.progress("writing items", at, good.length);
+      const changed: ItemRecord[] = [];
+      for (const one of good.slice(at, at + CHUNK)) {
+        const record = this.recordOf(one);
+        const isSame = one.stored && sameRecord(record, one.stored.row);
+        if (one.row) counts[!one.stored ? "fresh" : isSame && one.added === 0 ? "same" : "changed"] += 1;
+        if (!isSame || one.added > 0) changed.push(isSame ? withoutColumns(record) : record);
+      }
+      yield changed;
     }
   }
 
@@ -238,7 +251,7 @@ class Import {
     return by == null ? null : this.identities.name("person", by);
   }
 
-  private recordOf(one: { row: ReadRow | null; key: string; moves: readonly BundleMove[]; stored?: Stored }): ItemRecord {
+  private recordOf(one: SettledItem): ItemRecord {
     const { identities } = this;
     const kept = new Map((one.stored?.moves ?? []).map((move, i) => [move, one.stored!.kept[i]]));
     const moves: KeptMove[] = one.moves.map((move) => kept.get(move) ?? { at: move.at, field: move.field, from: identities.keptTracked(move.field, move.from), to: identities.keptTracked(move.field, move.to), by: move.by === null ? null : identities.id("person", move.by) });
@@ -246,7 +259,7 @@ class Import {
     const names = row ? this.trackedOf(row, stored) : stored!.values;
     const columns = row ? this.columnsOf(row, stored) : Object.fromEntries(Object.keys(this.columnsOf({ index: 0, values: {} }, stored)).map((column) => [column, stored!.row[column]]));
     const now = Object.fromEntries(TRACKED.map((field) => [field, identities.keptTracked(field, names[field])])) as unknown as TrackedValues;
-    return {
+    const record = {
       id: identities.id("item", one.key)!,
       isNew: !stored,
       createdAt: row ? (row.values.created_at as Instant) : stored!.createdAt,
@@ -257,6 +270,8 @@ class Import {
       now,
       moves,
     };
+    const isSameLife = stored && record.createdAt === stored.createdAt && record.deletedAt === stored.deletedAt && record.kindId === stored.row.kind_id;
+    return isSameLife ? { ...record, since: firstChange(moves) } : record;
   }
 
   /** The columns that are not tracked, as the table has them. */
@@ -341,6 +356,15 @@ class Import {
     }
     return tables;
   }
+}
+
+/** An item with its story in order, and how many of its moves are new. */
+interface SettledItem {
+  readonly row: ReadRow | null;
+  readonly key: string;
+  readonly moves: readonly BundleMove[];
+  readonly stored?: Stored;
+  readonly added: number;
 }
 
 interface Stored {

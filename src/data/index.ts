@@ -7,6 +7,6 @@ export { createWorkspace, hasWorkspace } from "./workspaces";
 export { loadCalendar } from "./repositories/calendar";
 export { mayRead, mayWrite, type SharedKind } from "./repositories/sharing";
 export { loadCatalogData, loadViewer, loadWorkspace, type Role, type Viewer, type WorkspaceRow } from "./repositories/names";
-export { loadMoves, loadRecords, loadHistoryRules, refreshHistories, touchRecords, writeHistories, type ItemRecord, type KeptMove } from "./repositories/histories";
+export { firstChange, loadMoves, loadRecords, loadHistoryRules, refreshHistories, touchRecords, withoutColumns, writeHistories, type ItemRecord, type KeptMove } from "./repositories/histories";
 export { copyRows } from "./copyRows";
 export { rowsOf } from "./rowsOf";

@@ -78,11 +78,17 @@ async function levels(em: EntityManager, desk: Desk): Promise<void> {
 
 /** Moves that come in a batch, and one at a time as from a list of items. */
 async function moves(em: EntityManager, desk: Desk): Promise<void> {
-  const open = await withConnection(em, async (client) => (await client.query<{ key: string; name: string; id: number }>("SELECT i.key, p.name, p.id FROM items i JOIN priorities p ON p.id = i.priority_id WHERE i.is_open ORDER BY md5(i.key) LIMIT 10400")).rows);
+  const open = await withConnection(em, async (client) => (await client.query<{ key: string; name: string; title: string; created: string }>(
+    `SELECT i.key, p.name, i.title, to_char(i.created_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') AS created FROM items i JOIN priorities p ON p.id = i.priority_id
+     WHERE i.is_open AND (i.project_id IS NULL OR $1::int[] IS NULL OR i.project_id = ANY($1)) ORDER BY md5(i.key) LIMIT 10400`, [desk.viewer.visible])).rows);
   const other = (name: string) => (name === "P3" ? "P4" : "P3");
-  const brought = open.slice(0, 10_000).map(({ key, name }) => [key, instantText(END), "priority", name, other(name), "ines"]);
+  const batch = open.slice(0, 10_000);
+  const brought = {
+    items: { columns: ["key", "title", "created_at", "priority"], rows: batch.map(({ key, title, created, name }) => [key, title, created, other(name)]) },
+    moves: { columns: ["key", "at", "field", "from", "to", "by"], rows: batch.map(({ key, name }) => [key, instantText(END), "priority", name, other(name), "ines"]) },
+  };
   const start = performance.now();
-  const outcome = await importBundle(em, { moves: { columns: ["key", "at", "field", "from", "to", "by"], rows: brought } }, { now: END });
+  const outcome = await importBundle(em, brought, { now: END });
   const took = performance.now() - start;
   say(`${Math.round((outcome.tables.moves!.fresh / took) * 1000)} moves a second: ${outcome.tables.moves!.fresh} in one bundle (${ms(took)}, ${outcome.refused.length} refused, 1 run)`);
   const ids = desk.view.catalog.names.list("priority");

@@ -41,6 +41,20 @@ export type RawBundle = { readonly [T in TableId]?: RawTable };
 
 export const lineOf = (raw: RawTable, index: number): number => raw.lines?.[index] ?? index + 2;
 
+/** The keys of the items that a bundle has or names. */
+export function itemsNamedIn(raw: RawBundle): readonly string[] {
+  const named = new Set<string>();
+  for (const id of TABLE_IDS) {
+    const table: Table = TABLES[id];
+    for (const { name, kind } of table.columns) {
+      const isItem = (table.names === "item" && table.key.includes(name)) || (typeof kind === "object" && "ref" in kind && kind.ref === "item");
+      const place = isItem ? (raw[id]?.columns.indexOf(name) ?? -1) : -1;
+      if (place >= 0) for (const row of raw[id]!.rows) if (row[place]) named.add(row[place]);
+    }
+  }
+  return [...named];
+}
+
 /** Reads a bundle: cells, names and keys. Pure; refused rows say file, line, column and reason. */
 export function readBundle(raw: RawBundle, known: Known): ReadBundle {
   return new Reader(raw, known).read();

@@ -63,19 +63,19 @@ export async function writeDictionaries(client: PoolClient, bundle: ReadBundle):
   await write("kinds", "kinds", ["name"], (v) => ({ name: v.kind, plural: v.plural ?? pluralOf(v.kind as string), workflow: v.workflow ?? "" }));
   await write("priorities", "priorities", ["name"], (v, i) => ({ name: v.priority, rank: v.rank ?? i + 1, response_target: v.response_target ?? null, resolution_target: v.resolution_target ?? null, clock: v.clock ?? "working" }));
   await write("teams", "teams", ["name"], (v) => ({ name: v.team }));
-  let ids = await Identities.load(client);
+  let ids = await Identities.load(client, []);
   const id = (type: RefType, value: unknown) => ids.idOrNull(type, value);
   await write("people", "people", ["login"], (v) => ({
     login: v.login, name: v.name ?? v.login, email: v.email ?? null, team_id: id("team", (v.team as string[] | undefined)?.[0]), role: v.role ?? "member", active: v.active !== "no", client: v.client ?? null, capacity_minutes_a_day: v.capacity_minutes_a_day ?? null,
   }));
-  ids = await Identities.load(client);
+  ids = await Identities.load(client, []);
   await writeMembers(client, rows("people"), ids);
   await writeManagers(client, rows("teams"), ids, counts.teams);
   await write("services", "services", ["name"], (v) => ({ name: v.service, owner_team_id: id("team", v["owner team"]) }));
-  ids = await Identities.load(client);
+  ids = await Identities.load(client, []);
   await write("assets", "assets", ["name"], (v) => ({ name: v.asset, type: v.type ?? null, location: v.location ?? null, service_id: id("service", v.service) }));
   await write("projects", "projects", ["name"], (v) => ({ name: v.project, type: v.type ?? null, portfolio: v.portfolio ?? null, client: v.client ?? null, manager_id: id("person", v.manager), starts_on: v.starts_on ?? null, ends_on: v.ends_on ?? null, budget: v.budget ?? null }));
-  ids = await Identities.load(client);
+  ids = await Identities.load(client, []);
   await writeProjectTeams(client, rows("projects"), ids);
   await write("progress", "progress", ["project_id", "on"], (v) => ({ project_id: id("project", v.project), on: v.on, planned_percent: v.planned_percent ?? null, actual_percent: v.actual_percent ?? null }));
   await write("sprints", "sprints", ["name"], (v) => ({ name: v.sprint, team_id: id("team", v.team), project_id: id("project", v.project), starts_at: instant(v.starts_at), ends_at: instant(v.ends_at), closed_at: instant(v.closed_at) }));

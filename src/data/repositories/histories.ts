@@ -19,10 +19,18 @@ export interface ItemRecord {
   readonly kindId: number | null;
   /** Everyone beside the movers and assignees who appears on it. */
   readonly people: readonly number[];
-  /** The columns that are not tracked, by their names in the table. */
+  /** The columns that are not tracked, by their names in the table; of a stored item those that change. */
   readonly columns: Readonly<Record<string, unknown>>;
   readonly now: TrackedValues;
   readonly moves: readonly KeptMove[];
+  /** States that ended before this are as they are stored already; where it is left out, all are written anew. */
+  readonly since?: Instant | undefined;
+}
+
+/** From where on new moves change what was derived: nothing before them, but all of it where they change who may see the item. */
+export function firstChange(moves: readonly KeptMove[]): Instant | undefined {
+  const fresh = moves.filter((move) => move.id === undefined);
+  return fresh.some((move) => move.field === "project") ? undefined : Math.min(Infinity, ...fresh.map((move) => move.at));
 }
 
 const STATE_COLUMNS: { readonly [F in TrackedField]: string } = {
@@ -68,11 +76,42 @@ export async function loadHistoryRules(client: PoolClient): Promise<HistoryRules
  * Call it inside a transaction, with every move of each item; moves without an id are new.
  */
 export async function writeHistories(client: PoolClient, records: readonly ItemRecord[], rules: HistoryRules): Promise<void> {
-  if (records.length === 0) return;
-  const items: unknown[] = [];
+  await sendHistories(client, deriveHistories(records, rules));
+}
+
+/** The rows of some items, as they are to be written. */
+interface Derived {
+  readonly records: readonly ItemRecord[];
+  readonly items: readonly Record<string, unknown>[];
+  readonly moves: readonly unknown[];
+  readonly spans: readonly unknown[];
+  readonly present: readonly Present[];
+}
+
+interface Present {
+  readonly person_id: number;
+  readonly project_id: number;
+}
+
+/** Writes as `writeHistories` does, deriving the next records while the database writes the last ones. */
+export async function writeManyHistories(client: PoolClient, chunks: Iterable<readonly ItemRecord[]>, rules: HistoryRules): Promise<void> {
+  let writing = Promise.resolve();
+  for (const records of chunks) {
+    const derived = deriveHistories(records, rules);
+    await writing;
+    writing = sendHistories(client, derived);
+    // What goes wrong is thrown where it is awaited.
+    writing.catch(() => undefined);
+    await new Promise(setImmediate);
+  }
+  await writing;
+}
+
+function deriveHistories(records: readonly ItemRecord[], rules: HistoryRules): Derived {
+  const items: Record<string, unknown>[] = [];
   const moves: unknown[] = [];
   const spans: unknown[] = [];
-  const present: { person_id: number; project_id: number }[] = [];
+  const present: Present[] = [];
   for (const record of records) {
     const history = spansOf(record, record.moves, rules);
     const last = history[history.length - 1];
@@ -81,23 +120,45 @@ export async function writeHistories(client: PoolClient, records: readonly ItemR
     items.push({ id: record.id, ...record.columns, kind_id: record.kindId, created_at: instantText(record.createdAt), deleted_at: instantOrNull(record.deletedAt), ...current });
     // What changes at the instant of deletion never shows: such a span would have no length.
     const lasting = history.filter(({ from, to }) => from !== to);
-    for (const [i, span] of lasting.entries()) spans.push({ item_id: record.id, began: changesBetween(lasting[i - 1], span), ended: span.to === null ? 0 : changesBetween(span, lasting[i + 1]), kind_id: record.kindId, rights_project_id: project, created_at: instantText(record.createdAt), valid_from: instantText(span.from), valid_to: instantOrNull(span.to) ?? "infinity", w_to: span.to === null ? null : rules.worked(span.to), ...stateColumns(span, record.createdAt, rules) });
+    for (const [i, span] of lasting.entries()) if (!isStored(span, record)) spans.push({ item_id: record.id, began: changesBetween(lasting[i - 1], span), ended: span.to === null ? 0 : changesBetween(span, lasting[i + 1]), kind_id: record.kindId, rights_project_id: project, created_at: instantText(record.createdAt), valid_from: instantText(span.from), valid_to: instantOrNull(span.to) ?? "infinity", w_to: span.to === null ? null : rules.worked(span.to), ...stateColumns(span, record.createdAt, rules) });
     moves.push(...newMoves(record));
     for (const person of peopleOf(record)) present.push({ person_id: person, project_id: project ?? 0 });
   }
-  await writeItems(client, items, records.every((record) => record.isNew));
+  return { records, items, moves, spans, present };
+}
+
+async function sendHistories(client: PoolClient, { records, items, moves, spans, present }: Derived): Promise<void> {
+  if (records.length === 0) return;
+  await insertItems(client, items.filter((_, i) => records[i].isNew));
+  await updateItems(client, items.filter((_, i) => !records[i].isNew));
   if (moves.length) await client.query("INSERT INTO moves (item_id, at, place, field, from_value, to_value, by_id) SELECT item_id, at, place, field, from_value, to_value, by_id FROM json_populate_recordset(NULL::moves, $1)", [JSON.stringify(moves)]);
-  const kept = records.filter((record) => !record.isNew).map((record) => record.id);
-  if (kept.length) await client.query("DELETE FROM state_spans WHERE item_id = ANY($1::int[])", [kept]);
-  await client.query("INSERT INTO state_spans SELECT * FROM json_populate_recordset(NULL::state_spans, $1)", [JSON.stringify(spans)]);
+  const kept = records.filter((record) => !record.isNew);
+  const whole = kept.filter((record) => record.since === undefined).map((record) => record.id);
+  if (whole.length) await client.query("DELETE FROM state_spans WHERE item_id = ANY($1::int[])", [whole]);
+  const partly = kept.filter((record) => record.since !== undefined && record.since !== Infinity);
+  if (partly.length) await client.query("DELETE FROM state_spans s USING unnest($1::int[], $2::timestamptz[]) AS changed(id, since) WHERE s.item_id = changed.id AND s.valid_to >= changed.since", [partly.map((record) => record.id), partly.map((record) => instantText(record.since!))]);
+  if (spans.length) await client.query("INSERT INTO state_spans SELECT * FROM json_populate_recordset(NULL::state_spans, $1)", [JSON.stringify(spans)]);
   await notePresence(client, present);
 }
 
-async function writeItems(client: PoolClient, items: readonly unknown[], allNew: boolean): Promise<void> {
-  const columns = Object.keys(items[0] as object);
-  const update = columns.filter((column) => column !== "id").map((column) => `${column} = excluded.${column}`);
-  const conflict = allNew ? "" : ` ON CONFLICT (id) DO UPDATE SET ${update.join(", ")}`;
-  await client.query(`INSERT INTO items (${columns.join(", ")}) SELECT ${columns.join(", ")} FROM json_populate_recordset(NULL::items, $1)${conflict}`, [JSON.stringify(items)]);
+const isStored = ({ to }: Span, { since }: ItemRecord): boolean => since !== undefined && (since === Infinity || (to !== null && to < since));
+
+async function insertItems(client: PoolClient, items: readonly Record<string, unknown>[]): Promise<void> {
+  if (items.length === 0) return;
+  const columns = Object.keys(items[0]).join(", ");
+  await client.query(`INSERT INTO items (${columns}) SELECT ${columns} FROM json_populate_recordset(NULL::items, $1)`, [JSON.stringify(items)]);
+}
+
+/** Items of which the same columns change are written together: often only what follows from their moves. */
+async function updateItems(client: PoolClient, items: readonly Record<string, unknown>[]): Promise<void> {
+  const alike = new Map<string, Record<string, unknown>[]>();
+  for (const item of items) {
+    const columns = Object.keys(item).filter((column) => column !== "id").join(", ");
+    const own = alike.get(columns);
+    if (own) own.push(item);
+    else alike.set(columns, [item]);
+  }
+  for (const [columns, rows] of alike) await client.query(`UPDATE items i SET (${columns}) = ROW(${columns.split(", ").map((column) => `n.${column}`).join(", ")}) FROM json_populate_recordset(NULL::items, $1) n WHERE n.id = i.id`, [JSON.stringify(rows)]);
 }
 
 /** Moves that are not stored yet, with their places among those of one instant. */
@@ -120,7 +181,7 @@ function peopleOf(record: ItemRecord): Set<number> {
 }
 
 /** Remembers in which projects people appear; a new one changes what viewers may know, so names are loaded again. */
-export async function notePresence(client: PoolClient, present: readonly { person_id: number; project_id: number }[]): Promise<void> {
+export async function notePresence(client: PoolClient, present: readonly Present[]): Promise<void> {
   const once = [...new Map(present.map((row) => [`${row.person_id} ${row.project_id}`, row])).values()];
   if (once.length === 0) return;
   const { rowCount } = await client.query("INSERT INTO person_projects SELECT person_id, project_id FROM json_populate_recordset(NULL::person_projects, $1) ON CONFLICT DO NOTHING", [JSON.stringify(once)]);
@@ -171,13 +232,16 @@ function recordOf(row: Record<string, unknown>, moves: readonly KeptMove[]): Ite
   };
 }
 
+/** A stored item of which nothing changes but what follows from its moves. */
+export const withoutColumns = (record: ItemRecord): ItemRecord => ({ ...record, columns: {} });
+
 /** Derives every span anew, for when the stage of a status or the working calendar changes. */
 export async function rebuildHistories(client: PoolClient, chunk = 2000): Promise<void> {
   const rules = await loadHistoryRules(client);
   for (let after = 0; ; ) {
     const { rows } = await client.query<{ id: number }>("SELECT id FROM items WHERE id > $1 ORDER BY id LIMIT $2", [after, chunk]);
     if (rows.length === 0) return;
-    await writeHistories(client, await loadRecords(client, rows.map((row) => row.id)), rules);
+    await writeHistories(client, (await loadRecords(client, rows.map((row) => row.id))).map(withoutColumns), rules);
     after = rows[rows.length - 1].id;
   }
 }

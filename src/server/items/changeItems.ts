@@ -2,7 +2,7 @@ import type { Problem } from "@/core/base";
 import { refused, type Result, fine } from "@/core/base";
 import { isTracked, type TrackedField } from "@/core/history";
 import { endOfDay, instantText, parseDay, parseInstant } from "@/core/time";
-import { type EntityManager, inTransaction, type ItemRecord, type KeptMove, loadHistoryRules, loadRecords, runPlan, touchRecords, writeHistories } from "@/data";
+import { type EntityManager, firstChange, inTransaction, type ItemRecord, type KeptMove, loadHistoryRules, loadRecords, runPlan, touchRecords, withoutColumns, writeHistories } from "@/data";
 import { planRecords } from "@/core/plan";
 import type { ItemChange, ItemsChanged } from "@/contract/room";
 import type { Clock } from "../clock";
@@ -53,7 +53,7 @@ export async function changeItems(em: EntityManager, clock: Clock, desk: Desk, c
       touched.add(record.id);
       made.push({ key: change.key, field, from, to });
     }
-    await writeHistories(client, [...touched].map((id) => records.get(id)!), await loadHistoryRules(client));
+    await writeHistories(client, [...touched].map((id) => { const record = records.get(id)!; return { ...withoutColumns(record), since: firstChange(record.moves) }; }), await loadHistoryRules(client));
     if (touched.size) await touchRecords(client, latest);
     return fine({ changed: made, left });
   });
