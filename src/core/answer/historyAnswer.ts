@@ -90,7 +90,7 @@ export function crossingsAnswer({ report, view, buckets, crossings }: CrossingsP
 export function bridgeAnswer({ report, view, from, to, levelFrom, levelTo, parts }: BridgeParts): BridgeAnswer {
   const head = simpleHead(report.measure ?? COUNT, report, view);
   const told = (value: string) => inUnit(value, head, view);
-  return { kind: "bridge", measure: head, from, to, levelFrom: told(levelFrom), levelTo: told(levelTo), parts: parts.map((part) => ({ cause: part.cause, fields: part.fields, amount: told(part.amount), count: part.items.length, keys: part.items.map(({ key }) => key) })), asOf: view.now };
+  return { kind: "bridge", measure: head, from, to, levelFrom: told(levelFrom), levelTo: told(levelTo), parts: parts.map((part) => ({ cause: part.cause, fields: part.fields, amount: told(part.amount), count: part.count, keys: part.items.flatMap(({ key }) => key ?? []) })), asOf: view.now };
 }
 
 export type BurndownAnswer = Pick<BurndownParts, "unit" | "name" | "sprint" | "span" | "burndown"> & { readonly kind: "burndown"; readonly asOf: Instant };

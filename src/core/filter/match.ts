@@ -72,8 +72,13 @@ export function isAnyOf({ path, field, relation }: Target, values: readonly Valu
 }
 
 function equalsAny({ path, field, relation }: Target, values: readonly Value[]): Fragment {
-  const { kept } = typeOf(field);
   if (isOpenness(field, values)) return relation.isOpen(path);
+  if (isOpenOnly(field, values, relation.view) && relation.over === "spans") return sql`(${isOneOf({ path, field, relation }, values)} AND ${relation.isOpen(path)})`;
+  return isOneOf({ path, field, relation }, values);
+}
+
+function isOneOf({ path, field, relation }: Target, values: readonly Value[]): Fragment {
+  const { kept } = typeOf(field);
   if (field.source.kind === "derived" && field.source.name === "stage") return isStage(path, relation, values);
   const indexed = relation.indexed(path);
   if (indexed?.kind === "custom" && (kept === "text" || kept === "thing")) {
@@ -98,6 +103,13 @@ export function valueIsAny(value: Fragment, field: Field, values: readonly Value
 
 /** Whether a test of a status or stage asks only whether the item is open: states know that of themselves. */
 export const isOpenness = (field: Field, values: readonly Value[]): boolean => (field.id === "status" || field.id === "stage") && values.length === 1 && values[0].kind === "stage" && values[0].stage === "open";
+
+/** Whether only what is open has one of these statuses or stages: said of states, it leads to the index of those that are open. */
+function isOpenOnly({ id, source }: Field, values: readonly Value[], { catalog }: Viewpoint): boolean {
+  if (id === "stage" && source.kind === "derived") return textsOf(values).every((stage) => stage !== "finished");
+  if (id !== "status" || values.length === 0) return false;
+  return values.every((value) => value.kind === "thing" && ["waiting", "under way"].includes(catalog.names.find("status", value.id)?.stage ?? ""));
+}
 
 /** Stages are tested on the status, which has the index. */
 function isStage(path: Target["path"], relation: Target["relation"], values: readonly Value[]): Fragment {

@@ -71,7 +71,7 @@ function ofCrossings(report: CrossingsReport, [bucket, which]: readonly Key[], v
 }
 
 function* ofBridge(report: BridgeReport, part: Key | undefined, view: Viewpoint): Plan<OpenedItems> {
-  const { parts } = yield* planBridge(report, view);
+  const { parts } = yield* planBridge(report, view, "ids");
   const asked = part === undefined ? parts : parts.slice(Number(part.slice(1)), Number(part.slice(1)) + 1);
   return listed(asked.flatMap(({ items }) => items.map(({ id }) => id)), view);
 }

@@ -48,7 +48,7 @@ export class Relation {
   constructor(
     readonly subject: SubjectId,
     readonly view: Viewpoint,
-    private readonly over: "records" | "spans" = "records",
+    readonly over: "records" | "spans" = "records",
     /** States to read instead of those that were, with the columns of state_spans. */
     private readonly spans: Fragment = sql`state_spans`,
   ) {

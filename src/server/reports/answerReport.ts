@@ -22,8 +22,11 @@ export const answerRecords = (em: EntityManager, report: Report, ask: RecordsAsk
 export const answerWorkings = (em: EntityManager, report: Report, view: Viewpoint, who: string): Promise<Workings> =>
   runPlan(em, planWorkings(report, viewOf(report, view), who));
 
-/** Levels, flows, bridges, burndowns and velocities. */
-export async function answerHistory(em: EntityManager, report: HistoryReport, asked: Viewpoint): Promise<HistoryAnswer> {
+/**
+ * Levels, flows, bridges, burndowns and velocities.
+ * @param isNamed whether the items of the parts of a bridge are told by their keys, too
+ */
+export async function answerHistory(em: EntityManager, report: HistoryReport, asked: Viewpoint, isNamed = true): Promise<HistoryAnswer> {
   const view = viewOf(report, asked);
   switch (report.kind) {
     case "level":
@@ -31,7 +34,7 @@ export async function answerHistory(em: EntityManager, report: HistoryReport, as
     case "crossings":
       return crossingsAnswer(await runPlan(em, planCrossings(report, view)));
     case "bridge":
-      return bridgeAnswer(await runPlan(em, planBridge(report, view)));
+      return bridgeAnswer(await runPlan(em, planBridge(report, view, isNamed ? "keys" : "counts")));
     case "burndown":
       return burndownAnswer(await runPlan(em, planBurndown(report, view)));
     case "velocity":

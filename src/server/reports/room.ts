@@ -21,7 +21,7 @@ export async function askFigure(em: EntityManager, desk: Desk, report: Report, d
     const records = await askRecords(em, desk, report, { showing: report.showing.length ? report.showing : defaultShowing(report), sorts: report.sorts, offset: 0, limit: rows });
     return { kind: "list", records, asOf };
   }
-  if (isHistory(report)) return historyShown(await answerHistory(em, report, desk.view), report, dress, view);
+  if (isHistory(report)) return historyShown(await answerHistory(em, report, desk.view, false), report, dress, view);
   const answer = await answerCount(em, report, desk.view);
   const percentages = percentagesOf(answer, dress.base, dress.decimals);
   const figure = await drawnFigure(em, desk, report, answer, dress) ?? figureOf(answer, percentages, dress, report.shape);
