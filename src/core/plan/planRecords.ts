@@ -25,6 +25,8 @@ export interface RecordsAsk {
   readonly sorts: readonly Sort[];
   readonly offset: number;
   readonly limit: number;
+  /** Not asked how many there are in all: the count is that of the page. */
+  readonly uncounted?: true;
   /** Only these, whatever the report says. */
   readonly only?: readonly number[];
 }
@@ -82,18 +84,18 @@ function* withDeciding(report: Report, ask: RecordsAsk, view: Viewpoint, records
 }
 
 function* recordsOf(report: Report, ask: RecordsAsk, view: Viewpoint, items: Fragment | null, grouping: Grouping | null = null): Plan<RecordsAnswer> {
-  const { statements, relation } = recordsStatements(report, ask, view, items, grouping);
-  const [counted, rows] = yield statements;
+  const { counts, page, relation } = recordsStatements(report, ask, view, items, grouping);
+  const [rows, counted] = yield ask.uncounted ? [page] : [page, counts];
   return {
     kind: "records",
-    count: Number(counted[0][0]),
+    count: counted ? Number(counted[0][0]) : rows.length,
     showing: ask.showing,
     rows: rows.map(([id, key, ...values]) => ({ id: Number(id), key, values: values.map((value, i) => readValue(value, lastOf(pathOf(ask.showing[i], relation)))) })),
   };
 }
 
 /** How many there are, and a page of them. */
-function recordsStatements(report: Report, ask: RecordsAsk, view: Viewpoint, items: Fragment | null, grouping: Grouping | null): { statements: readonly [Statement, Statement]; relation: Relation } {
+function recordsStatements(report: Report, ask: RecordsAsk, view: Viewpoint, items: Fragment | null, grouping: Grouping | null): { counts: Statement; page: Statement; relation: Relation } {
   const relation = new Relation(report.subject.id, view);
   const from = items ? () => sql`FROM ${relation.from()} WHERE ${relation.id} IN (${items}) AND ${relation.guard()}` : recordsFrom(report, ask, relation, grouping);
   const columns = ask.showing.map((ids) => shownValue(pathOf(ids, relation), relation));
@@ -102,7 +104,7 @@ function recordsStatements(report: Report, ask: RecordsAsk, view: Viewpoint, ite
   const where = from();
   const select = joined([sql`${relation.id}`, key, ...columns], ", ");
   const page = compile(sql`SELECT ${select} ${where} ORDER BY ${order} LIMIT ${bind(ask.limit, "int")} OFFSET ${bind(ask.offset, "int")}`);
-  return { statements: [compile(sql`SELECT count(*) ${where}`), page], relation };
+  return { counts: compile(sql`SELECT count(*) ${where}`), page, relation };
 }
 
 /** FROM and WHERE of the records that were asked for; call the result when every column has been named. */

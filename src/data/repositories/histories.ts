@@ -65,9 +65,10 @@ export function trackedOf(row: Readonly<Record<string, unknown>>): TrackedValues
 /** What the statuses and the calendar of the workspace make of moves. */
 export async function loadHistoryRules(client: PoolClient): Promise<HistoryRules> {
   const { rows } = await client.query<{ id: number; stage: Stage; paused: boolean }>("SELECT id, stage, paused FROM statuses");
+  const { calendar } = await loadCalendar(client);
   const stages = new Map(rows.map((row) => [String(row.id), row.stage]));
   const paused = new Set(rows.filter((row) => row.paused).map((row) => String(row.id)));
-  const clock = workClock((await loadCalendar(client)).calendar);
+  const clock = workClock(calendar);
   return { stageOf: (status) => (status === null ? null : (stages.get(status) ?? null)), isPaused: (status) => status !== null && paused.has(status), worked: (instant) => clock.at(instant) };
 }
 

@@ -85,6 +85,6 @@ function keptValue({ field, to }: ItemChange, { view }: Desk): string | null {
 
 async function visibleIds(em: EntityManager, desk: Desk, keys: readonly string[]): Promise<Map<string, number>> {
   const report = { kind: "list" as const, subject: { id: "items" as const }, where: { kind: "test" as const, field: ["key"], operator: "isAnyOf" as const, values: keys.map((text) => ({ kind: "text" as const, text })) }, showing: [], sorts: [] };
-  const found = await runPlan(em, planRecords(report, { showing: [], sorts: [], offset: 0, limit: MOST_CHANGED * 2 }, desk.view));
+  const found = await runPlan(em, planRecords(report, { showing: [], sorts: [], offset: 0, limit: MOST_CHANGED * 2, uncounted: true }, desk.view));
   return new Map(found.rows.map((row) => [row.key!.toUpperCase(), row.id]));
 }
