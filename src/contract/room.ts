@@ -10,7 +10,7 @@ import type { ShapeId } from "@/core/shapes";
 /** What the rooms ask the server, and what it answers; shared by both sides. */
 export const FigureAsk = z.object({ definition: ReportSchema, dress: DressSchema });
 
-const Opened = z.object({ path: z.array(z.string()).max(3), split: z.string().optional(), measure: z.int().min(0).max(5).optional(), before: z.literal(true).optional() });
+const Opened = z.object({ path: z.array(z.string()).max(3), split: z.string().optional(), measure: z.int().min(0).max(5).optional(), before: z.literal(true).optional(), record: z.int().optional() });
 const Paths = z.array(z.array(z.string()).min(1).max(6)).max(40);
 export const RecordsAskSchema = z.object({
   definition: ReportSchema,
@@ -101,9 +101,15 @@ export interface ImportState {
   readonly unstaged: readonly { readonly status: string; readonly guess: "waiting" | "under way" | "finished" }[];
 }
 
+/** Records drawn one by one: when (ms), how much, and both in words. */
+export interface ShownDots {
+  readonly of: number;
+  readonly dots: readonly { readonly id: number; readonly key: string | null; readonly at: number; readonly value: number; readonly words: string; readonly when: string }[];
+}
+
 /** A report answered for the screen. */
 export type ShownFigure =
-  | { readonly kind: "count"; readonly answer: CountAnswer; readonly percentages: Percentages; readonly figure: Figure; readonly says: readonly Said[]; readonly asOf: string }
+  | { readonly kind: "count"; readonly answer: CountAnswer; readonly percentages: Percentages; readonly figure: Figure; readonly says: readonly Said[]; readonly asOf: string; readonly dots?: ShownDots }
   | { readonly kind: "list"; readonly records: ShownRecords; readonly asOf: string }
   | { readonly kind: "history"; readonly answer: HistoryAnswer; readonly figure: Figure | null; readonly says: readonly Said[]; readonly asOf: string; readonly pace?: ShownPace };
 

@@ -90,6 +90,17 @@ describe("what the door answers", () => {
     const body = await answer('list items where key is D1 showing key, assignee, tags, created');
     expect((body.rows[0] as unknown as { values: unknown[] }).values).toEqual(["D1", "bram", ["storm", "berth 2"], "2026-11-02T09:00:00Z"]);
   });
+  test("records as dots: each with its date and value, whose percentiles are the measures", async () => {
+    const sentence = "median lead time in hours and p85 lead time in hours of items by month of finished for last 12 months";
+    const body = (await answer(`${sentence} as dots`)) as unknown as Body & { dots: { key: string; at: string; value: number | string }[]; dotsOf: number; total: { cells: { value: number | string }[] } };
+    expect(body.dotsOf).toBe(body.dots.length);
+    expect(body.total.records).toBe(body.dotsOf);
+    const values = body.dots.map((dot) => Number(dot.value)).sort((a, b) => a - b);
+    const percentile = (share: number) => { const at = share * (values.length - 1); return values[Math.floor(at)] + (at % 1) * (values[Math.ceil(at)] - values[Math.floor(at)]); };
+    expect(Number(body.total.cells[0].value)).toBeCloseTo(percentile(0.5), 6);
+    expect(Number(body.total.cells[1].value)).toBeCloseTo(percentile(0.85), 6);
+    expect(body.dots.map((dot) => dot.key).sort()).toEqual((await records(sentence)).rows.map((row) => (row as unknown as { key: string }).key).sort());
+  });
   test("an earlier now is as it stood: later items, moves and deletions have not happened", async () => {
     const before = await answer("count items", { now: "2026-05-31T22:59:59.999999Z" });
     expect(before.total.records).toBeLessThan((await answer("count items")).total.records);

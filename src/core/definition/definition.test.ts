@@ -28,8 +28,17 @@ describe("definitions", () => {
   });
   test("what shapes ask about a report", () => {
     const { catalog } = sampleContext();
-    expect(shapeInput(CountSchema.parse({ ...count, by: [{ field: ["team"] }], split: { field: ["kind"] } }), catalog)).toEqual({ kind: "count", groups: 1, split: true, measures: 1, beside: false, additive: true, isTime: false, hasDays: false });
+    expect(shapeInput(CountSchema.parse({ ...count, by: [{ field: ["team"] }], split: { field: ["kind"] } }), catalog)).toEqual({ kind: "count", groups: 1, split: true, measures: 1, beside: false, additive: true, oneValue: false, isTime: false, hasDays: false });
     expect(shapeInput(CountSchema.parse({ ...count, measures: [{ measure: "median", field: ["points"] }] }), catalog).additive).toBe(false);
+    const oneValue = (...measures: object[]) => shapeInput(CountSchema.parse({ ...count, measures }), catalog).oneValue;
+    const days = { field: ["lead time"], unit: "days" };
+    expect(oneValue({ measure: "median", ...days }, { measure: "p85", ...days })).toBe(true);
+    expect(oneValue({ measure: "median", ...days }, { measure: "p85", field: ["lead time"], unit: "hours" })).toBe(false);
+    expect(oneValue({ measure: "median", ...days }, { measure: "p85", ...days, working: true })).toBe(false);
+    expect(oneValue({ measure: "median", ...days }, { measure: "count" })).toBe(false);
+    expect(oneValue({ measure: "sum", field: ["points"] })).toBe(false);
+    expect(oneValue({ measure: "distinct", field: ["points"] })).toBe(false);
+    expect(oneValue({ measure: "highest", field: ["created"] })).toBe(false);
   });
 });
 

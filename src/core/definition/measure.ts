@@ -2,7 +2,7 @@ import { z } from "zod";
 import { invariant } from "../base";
 import type { Catalog } from "../catalog";
 import { ConditionSchema, UnitSchema } from "../filter";
-import { MEASURE_IDS } from "../measure";
+import { MEASURE_IDS, measures } from "../measure";
 
 /** One measure: what is done with which field, in which unit, of which of the records. */
 export const SimpleMeasureSchema = z.strictObject({
@@ -37,6 +37,19 @@ export function findPlainMeasure(measure: Measure, catalog: Catalog): PlainMeasu
   const read = PlainMeasureSchema.safeParse(catalog.findMeasure(measure.named)?.measure);
   return read.success ? read.data : undefined;
 }
+
+/**
+ * What some measures measure, where each tells a value of one and the same field in one unit: then a record has a place beside
+ * them. Counts and sums tell of many records, dates are no amounts.
+ */
+export function measuredValueOf(list: readonly Measure[], catalog: Catalog): SimpleMeasure | undefined {
+  const plain = list.map((measure) => findPlainMeasure(measure, catalog));
+  const [first] = plain;
+  const isAlike = plain.every((one) => one?.field && !one.per && !one.where && tellsValues(one.measure) && JSON.stringify([one.field, one.unit, one.working]) === JSON.stringify([first!.field, first!.unit, first!.working]));
+  return first && isAlike ? { measure: first.measure, ...(first.field ? { field: first.field } : {}), ...(first.unit ? { unit: first.unit } : {}), ...(first.working ? { working: first.working } : {}) } : undefined;
+}
+
+const tellsValues = (id: SimpleMeasure["measure"]): boolean => !measures[id].additive && !("plain" in measures[id] && measures[id].plain);
 
 /** The same of a checked report. */
 export function plainMeasure(measure: Measure, catalog: Catalog): PlainMeasure {

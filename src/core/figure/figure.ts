@@ -13,6 +13,8 @@ export interface Mark {
   readonly measure?: number;
   /** It is of what the report is compared with. */
   readonly before?: true;
+  /** It is of one record, by its identity. */
+  readonly record?: number;
   readonly label: string;
   /** null: nothing to show, not 0. */
   readonly value: number | null;

@@ -11,6 +11,7 @@ export { planBridge, type BridgeCause, type BridgePart, type BridgeParts } from 
 export { currentSprint, planBurndown, planVelocity, type BurndownParts, type VelocityParts } from "./planBurndown";
 export { isHistory, type HistoryReport } from "./openedItems";
 export { planCompare, planEmptied, planValueCounts, type Compared, type Other, type ValueCounts } from "./planCompare";
+export { MOST_DOTS, planDots, type DotsParts } from "./planDots";
 export { planExport, type ExportQuery } from "./planExport";
 export { planSprint, type ScopeChange, type SprintItem, type SprintParts } from "./planSprint";
 export { isStepped, type DecidingStep } from "./planDeciding";

@@ -17,6 +17,8 @@ export interface Opened {
   readonly measure?: number;
   /** The same part in what the report is compared with. */
   readonly before?: true;
+  /** Only this record of it, by its identity. */
+  readonly record?: number;
 }
 
 export interface RecordsAsk {
@@ -114,6 +116,7 @@ export function recordsFrom(report: Report, ask: Pick<RecordsAsk, "opened">, rel
   const inPart = grouping && (hides || ask.opened?.path.length || ask.opened?.split !== undefined) ? partTest(grouping, report as CountReport, ask.opened ?? { path: [] }) : null;
   const tests = inPart ? [sql`${relation.id} IN (${inPart})`] : reportTests(report, relation);
   if (own) tests.push(conditionSql(own, relation));
+  if (ask.opened?.record !== undefined) tests.push(sql`${relation.id} = ${bind(ask.opened.record, "int")}`);
   return () => sql`FROM ${relation.from()} WHERE ${joined([...tests, relation.guard()], " AND ")}`;
 }
 
@@ -125,7 +128,7 @@ function ownCondition({ slots, terms }: Grouping, measure: number | undefined) {
 }
 
 /** The item, or else the thing, that a record is of. */
-function keyColumn(relation: Relation): Fragment {
+export function keyColumn(relation: Relation): Fragment {
   const { key } = subjects[relation.subject];
   const path = pathOf([key], relation);
   const { thing } = lastOf(path);

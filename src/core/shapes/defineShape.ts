@@ -10,6 +10,8 @@ export interface ShapeNeeds {
   readonly measures: readonly [number, number];
   /** It shows parts of a whole, so its measure must add up. */
   readonly additive?: boolean;
+  /** Its measures tell values of one field, beside which a record has its place. */
+  readonly oneValue?: boolean;
   /** Its groups are stretches of time. */
   readonly time?: boolean;
   /** One of its groups is days. */
@@ -38,6 +40,8 @@ export interface ShapeInput {
   /** Something stands beside the flows: their net, or the level. */
   readonly beside: boolean;
   readonly additive: boolean;
+  /** The measures tell values of one field, in one unit. */
+  readonly oneValue: boolean;
   readonly isTime: boolean;
   readonly hasDays: boolean;
 }
@@ -57,6 +61,7 @@ export function whyNot(shape: Shape, input: ShapeInput): string | null {
   if (input.measures < fewest) return `it needs ${several(fewest, "measure")}`;
   if (input.measures > mostMeasures) return `it shows ${several(mostMeasures, "measure")} at most`;
   if (shape.needs.additive && !input.additive) return "its parts must add up, and these do not";
+  if (shape.needs.oneValue && !input.oneValue) return "its measures must be of one value that each record has, such as median and p85 of lead time";
   if (shape.needs.days && !input.hasDays) return "it needs days, such as by day of created";
   if (shape.needs.time && !input.isTime) return "it needs stretches of time";
   return null;

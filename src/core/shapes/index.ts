@@ -6,6 +6,7 @@ import { columns } from "./columns";
 import { columnsWithLine } from "./columnsWithLine";
 import type { Shape } from "./defineShape";
 import { donut } from "./donut";
+import { dots } from "./dots";
 import { fullArea } from "./fullArea";
 import { fullBars } from "./fullBars";
 import { fullColumns } from "./fullColumns";
@@ -26,7 +27,7 @@ import { waterfall } from "./waterfall";
 /** Every shape, in the order of menus: the common ones first. */
 export const shapes = {
   bars, columns, stackedBars, stackedColumns, line, donut, number, pivot, list, pie, area, gauge, fullBars, fullColumns, fullArea,
-  columnsWithLine, heatMap, pies, scatter, bubbles, calendar, waterfall, planks,
+  columnsWithLine, heatMap, pies, scatter, bubbles, dots, calendar, waterfall, planks,
 } as const satisfies Record<string, Shape>;
 export type ShapeId = keyof typeof shapes;
 export const SHAPE_IDS = Object.keys(shapes) as [ShapeId, ...ShapeId[]];

@@ -1,6 +1,6 @@
 import { SHAPE_IDS, shapes, whyNot, type ShapeInput } from ".";
 
-const count = (more: Partial<ShapeInput> = {}): ShapeInput => ({ kind: "count", groups: 1, split: false, measures: 1, beside: false, additive: true, isTime: true, hasDays: true, ...more });
+const count = (more: Partial<ShapeInput> = {}): ShapeInput => ({ kind: "count", groups: 1, split: false, measures: 1, beside: false, additive: true, oneValue: false, isTime: true, hasDays: true, ...more });
 
 describe("every shape", () => {
   test.each(SHAPE_IDS)("%s says what it is good for, and why it cannot show what it cannot", (id) => {
@@ -17,6 +17,11 @@ describe("every shape", () => {
     expect(drawing(true)).toEqual(["columnsWithLine"]);
     expect(drawing(false)).toEqual(expect.arrayContaining(["columns", "line"]));
     expect(whyNot(shapes.columnsWithLine, flows(false))).toMatch(/with net/);
+  });
+  test("dots need a date and measures of one value that each record has", () => {
+    expect(whyNot(shapes.dots, count({ oneValue: true, measures: 3 }))).toBeNull();
+    expect(whyNot(shapes.dots, count())).toMatch(/of one value/);
+    expect(whyNot(shapes.dots, count({ oneValue: true, isTime: false }))).toMatch(/stretches of time/);
   });
   test("what can be asked has a shape that shows it", () => {
     for (const input of [count({ groups: 0 }), count(), count({ split: true }), count({ groups: 3 }), count({ measures: 3 }), { ...count({ groups: 0, measures: 0 }), kind: "list" as const }]) {

@@ -6,10 +6,10 @@ import { instantText, parseInstant } from "@/core/time";
 import { type GroupValue, type ProblemDetails, AnswerRequest, RecordsRequest } from "@/contract/api";
 import type { EntityManager } from "@/data";
 import type { Clock } from "../clock";
-import { answerCount, answerHistory, answerRecords, answerWorkings } from "../reports/answerReport";
+import { answerCount, answerDots, answerHistory, answerRecords, answerWorkings } from "../reports/answerReport";
 import { deskOf, type Desk } from "../viewer/viewpoint";
 import { viewerOfToken } from "../accounts/tokens";
-import { countBody, historyBody, listBody } from "./bodies";
+import { countBody, dotsBody, historyBody, listBody } from "./bodies";
 import { badDefinition, badRequest, badSentence, noToken, notAllowed } from "./problems";
 
 export type Reply = { readonly status: 200; readonly body: object } | { readonly status: number; readonly problem: ProblemDetails };
@@ -56,7 +56,8 @@ export async function apiAnswer(em: EntityManager, clock: Clock, token: string |
   }
   if (isHistory(report)) return { status: 200, body: { ...historyBody(await answerHistory(em, report, desk.view), desk), ...shared } };
   const answer = await answerCount(em, report, desk.view);
-  return { status: 200, body: { ...countBody(answer, report, request.data.percent), ...shared } };
+  const dots = report.shape === "dots" ? dotsBody(await answerDots(em, report, desk.view)) : {};
+  return { status: 200, body: { ...countBody(answer, report, request.data.percent), ...dots, ...shared } };
 }
 
 /** POST /api/v1/records */

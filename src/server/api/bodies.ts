@@ -1,4 +1,4 @@
-import { percentagesOf, type AnswerRow, type BridgeAnswer, type BurndownAnswer, type Cell, type CountAnswer, type CrossingsAnswer, type Head, type HistoryAnswer, type LevelAnswer, type VelocityAnswer } from "@/core/answer";
+import { percentagesOf, type AnswerRow, type BridgeAnswer, type BurndownAnswer, type Cell, type CountAnswer, type CrossingsAnswer, type DotsAnswer, type Head, type HistoryAnswer, type LevelAnswer, type VelocityAnswer } from "@/core/answer";
 import { decimalText } from "@/core/base";
 import { lastOf, type ThingType } from "@/core/catalog";
 import type { CountReport, Report } from "@/core/definition";
@@ -101,6 +101,9 @@ function bucketBody(row: AnswerRow): object {
 }
 
 const toldBucket = ({ from, to, start, end, soFar, partial }: Bucket) => ({ from, to, start: instantText(start), end: instantText(end), soFar, partial });
+
+/** Records one by one, of a report as dots. */
+export const dotsBody = ({ of, dots }: DotsAnswer): object => ({ dots: dots.map(({ key, at, value }) => ({ key, at: instantText(at), value: numberOf(value) })), dotsOf: of });
 
 /** Values as kept: things by their names, people by login, lists as lists. */
 export function listBody(records: RecordsAnswer, report: Report, desk: Desk): object {

@@ -1,6 +1,6 @@
-import { bridgeAnswer, burndownAnswer, countAnswer, crossingsAnswer, levelAnswer, velocityAnswer, type CountAnswer, type HistoryAnswer } from "@/core/answer";
+import { bridgeAnswer, burndownAnswer, countAnswer, crossingsAnswer, dotsAnswer, levelAnswer, velocityAnswer, type CountAnswer, type DotsAnswer, type HistoryAnswer } from "@/core/answer";
 import type { CountReport, Report } from "@/core/definition";
-import { planBridge, planBurndown, planCount, planCrossings, planLevel, planRecords, planVelocity, planWorkings, type HistoryReport, type RecordsAnswer, type RecordsAsk, type Workings } from "@/core/plan";
+import { planBridge, planBurndown, planCount, planCrossings, planDots, planLevel, planRecords, planVelocity, planWorkings, type HistoryReport, type RecordsAnswer, type RecordsAsk, type Workings } from "@/core/plan";
 import type { Viewpoint } from "@/core/sql";
 import { endOfDay, parseDay, parseInstant } from "@/core/time";
 import { type EntityManager, runPlan } from "@/data";
@@ -15,6 +15,9 @@ export function viewOf(report: Report, view: Viewpoint): Viewpoint {
 
 export const answerCount = async (em: EntityManager, report: CountReport, view: Viewpoint): Promise<CountAnswer> =>
   countAnswer(await runPlan(em, planCount(report, viewOf(report, view))));
+
+/** The records of a report one by one, where its shape draws them so. */
+export const answerDots = async (em: EntityManager, report: CountReport, view: Viewpoint): Promise<DotsAnswer> => dotsAnswer(await runPlan(em, planDots(report, viewOf(report, view))));
 
 export const answerRecords = (em: EntityManager, report: Report, ask: RecordsAsk, view: Viewpoint): Promise<RecordsAnswer> =>
   runPlan(em, planRecords(report, ask, viewOf(report, view)));

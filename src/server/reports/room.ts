@@ -1,17 +1,17 @@
-import { percentagesOf, type CountAnswer, type HistoryAnswer } from "@/core/answer";
+import { percentagesOf, type CountAnswer, type DotsAnswer, type HistoryAnswer } from "@/core/answer";
 import { isDate, lastOf, pathWords, typeOf, type Field } from "@/core/catalog";
 import { asDrawn, MOST_DRAWN, unknownThen, type CountReport, type Dress, type Report } from "@/core/definition";
 import { allOfParts, topParts, type Value } from "@/core/filter";
-import { figureOf, figureSays, historyFigure, historySays, isTooLong, type Figure, type Said } from "@/core/figure";
+import { figureOf, figureSays, historyFigure, historySays, isTooLong, valueWords, type Figure, type Said } from "@/core/figure";
 import { paceOf } from "@/core/history";
 import { defaultShowing, isHistory, planEmptied, type DecidingStep, type HistoryReport, type Opened, type RecordRow } from "@/core/plan";
 import type { Viewpoint } from "@/core/sql";
 import { addDays, clockText, dayText, endOfDay, isWorkingDay, localDay, longDayText, parseInstant, startOfDay, weekdayOf, WEEKDAYS } from "@/core/time";
 import { durationWords, folded, numberText } from "@/core/base";
-import type { EmptiedBy, ShownFigure, ShownPace, ShownRecord, ShownRecords, ValueLine } from "@/contract/room";
+import type { EmptiedBy, ShownDots, ShownFigure, ShownPace, ShownRecord, ShownRecords, ValueLine } from "@/contract/room";
 import { type EntityManager, runPlan } from "@/data";
 import type { Desk } from "../viewer/viewpoint";
-import { answerCount, answerHistory, answerRecords, viewOf } from "./answerReport";
+import { answerCount, answerDots, answerHistory, answerRecords, viewOf } from "./answerReport";
 
 export async function askFigure(em: EntityManager, desk: Desk, report: Report, dress: Dress, rows = 100): Promise<ShownFigure> {
   const view = viewOf(report, desk.view);
@@ -26,8 +26,16 @@ export async function askFigure(em: EntityManager, desk: Desk, report: Report, d
   const percentages = percentagesOf(answer, dress.base, dress.decimals);
   const figure = await drawnFigure(em, desk, report, answer, dress) ?? figureOf(answer, percentages, dress, report.shape);
   const says = figureSays(answer, figure, { counted: view.catalog.countedWords(report.subject, answer.total[0].records), date: dayText(day).slice(0, -5), ...(report.compared ? { compared: report.compared } : {}) });
-  return { kind: "count", answer, percentages, figure, says: [...says, ...notKnownThen(report, view)], asOf };
+  const drawn = report.shape === "dots" ? await answerDots(em, report, desk.view) : null;
+  return { kind: "count", answer, percentages, figure, says: [...says, ...(drawn ? dotsSay(drawn) : []), ...notKnownThen(report, view)], asOf, ...(drawn ? { dots: dotsShown(drawn, answer, dress, view) } : {}) };
 }
+
+const dotsSay = ({ of, dots }: DotsAnswer): Said[] => (of > dots.length ? [{ text: ` ${numberText(dots.length)} of ${numberText(of)} are drawn one by one, picked evenly; the lines are of all.` }] : []);
+
+const dotsShown = ({ of, dots }: DotsAnswer, { measures: [head] }: CountAnswer, dress: Dress, { calendar }: Viewpoint): ShownDots => ({
+  of,
+  dots: dots.map(({ id, key, at, value }) => ({ id, key, at: at / 1000, value: Number(value), words: valueWords(value, head.unit, dress), when: `${longDayText(localDay(at, calendar.zone))}, ${clockText(at, calendar.zone)}` })),
+});
 
 /** What an earlier instant does not tell, said under the figure. */
 function notKnownThen(report: Report, { catalog }: Viewpoint): Said[] {

@@ -7,6 +7,7 @@ import type { ShapeId } from "@/core/shapes";
 import type { ShownFigure } from "@/contract/room";
 import { Bars } from "./Bars";
 import { ColumnsWithLine } from "./ColumnsWithLine";
+import { Dots } from "./Dots";
 import type { Drawn } from "./drawing";
 import { Gauge } from "./Gauge";
 import { HeatMap } from "./HeatMap";
@@ -64,6 +65,7 @@ const drawings = {
   scatter: ({ figure, drawn }) => <Scatter figure={figure} drawn={drawn} sized={false} />,
   bubbles: ({ figure, drawn }) => <Scatter figure={figure} drawn={drawn} sized />,
   heatMap: ({ figure, drawn }) => <HeatMap figure={figure} drawn={drawn} />,
+  dots: ({ shown, figure, drawn }) => (shown.kind === "count" && shown.dots ? <Dots figure={figure} answer={shown.answer} dots={shown.dots} drawn={drawn} /> : null),
   calendar: ({ figure, drawn }) => <MonthCalendar figure={figure} drawn={drawn} />,
   pivot: ({ shown, drawn, onDress }) => (shown.kind === "count" ? <PivotFigure answer={shown.answer} drawn={drawn} {...(onDress ? { onDress } : {})} /> : null),
   waterfall: ({ shown, drawn, ends = ["from", "to"] }) => (shown.kind === "history" && shown.answer.kind === "bridge" ? <Waterfall answer={shown.answer} drawn={drawn} labels={ends} /> : null),

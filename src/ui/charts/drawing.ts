@@ -21,7 +21,7 @@ export const fillOf = (color: Color, drawn: Pick<Drawn, "dress">): string => (dr
 const INK_ON: Record<string, string> = { ghost: "var(--ink)", "ink-3": "var(--paper)" };
 /** The ink that reads on a colour. */
 export const inkOn = (color: Color): string => INK_ON[color] ?? `var(--${color.startsWith("r") ? "q" : "o"}${color.slice(1)})`;
-export const markId = (mark: Pick<Mark, "path" | "split" | "measure">): string => JSON.stringify([mark.path, mark.split ?? null, mark.measure ?? 0]);
+export const markId = (mark: Pick<Mark, "path" | "split" | "measure" | "record">): string => JSON.stringify([mark.path, mark.split ?? null, mark.measure ?? 0, mark.record ?? null]);
 
 /** What is said while the pointer rests on a mark: the builder's own words first. */
 export const tipOf = (mark: Mark, { dress }: Drawn): string => `${dress.hover ? `${dress.hover} ` : ""}${mark.label}${mark.about ? `, ${mark.about}` : ""}: ${mark.words}${mark.percent ? ` (${mark.percent} %)` : ""}${mark.change ? `, ${mark.change}` : ""}`;

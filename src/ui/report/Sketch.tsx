@@ -33,6 +33,7 @@ const SKETCHES: Record<ShapeId, () => ReactNode> = {
   gauge: () => <>{rect(30, 0, 26, 60, "tide-2")}{rect(30, 24, 26, 36, "c1")}{[0, 1, 2, 3, 4].map((i) => rect(22, i * 14, 7, 2, "ink-3", i))}</>,
   scatter: () => dots(false),
   bubbles: () => dots(true),
+  dots: () => <>{STEPS.flatMap((h, i) => [0.2, 0.55, 1].map((share) => <circle key={`${i}-${share}`} cx={8 + i * 14} cy={56 - h * share * 50} r={2.4} fill="var(--c1)" opacity={0.6} />))}{rect(0, 20, 112, 2, "brass")}</>,
   heatMap: () => grid((x, y) => 0.15 + ((x * 3 + y * 5) % 8) / 9),
   calendar: () => grid((x, y) => ((x + y * 7) % 5 === 0 ? 0.85 : 0.2)),
   pivot: () => <>{rect(0, 0, 112, 11, "sand")}{LONG.map((_, y) => <g key={y}>{rect(0, y * 15, 26, 11, "ink-3")}{[0, 1, 2].map((x) => rect(38 + x * 26, y * 15 + 3, 14, 5, "c1", x))}</g>)}</>,
