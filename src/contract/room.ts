@@ -200,6 +200,13 @@ export interface FilterLine {
   readonly pinned: boolean;
 }
 
+/** A report by its name; a trend can be laid under another. */
+export interface ReportName {
+  readonly id: number;
+  readonly name: string;
+  readonly isTrend: boolean;
+}
+
 /** A report that asks the same, or of the same records. */
 export interface TwinLine {
   readonly id: number;

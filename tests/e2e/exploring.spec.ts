@@ -50,3 +50,89 @@ test("a finding is kept with the report, and leads back to its step", async ({ p
   await list.getByRole("link", { name: "Go there" }).click();
   await expect(sentence(page)).toHaveAccessibleName(/^level of requests where status is open at quarter ends/);
 });
+
+test("another trend is laid under one along the same axis; the cursor tells both, its points open, and the address keeps it", async ({ page }) => {
+  await signIn(page, "ines");
+  await page.goto(reportOf("level of faults where status is open at month ends for last 6 full months as line"));
+  await explore(page).getByLabel("Lay under it").selectOption("flows");
+  const under = page.getByRole("region", { name: "what came in and went out" });
+  await expect(under.getByRole("button", { name: /arrivals: .* Open the records$/ })).toHaveCount(6);
+  const points = page.locator("[data-place='2']");
+  await points.first().hover();
+  await expect(under.locator(".top")).toContainText(/arrivals \d+, departures \d+/);
+  // By keys: where a point has the focus, all charts point.
+  await under.locator("[data-place='4']").first().focus();
+  const told = await under.locator(".top").textContent();
+  expect(told).toMatch(/arrivals \d+, departures \d+/);
+  // Both axes have their fourth point at one place.
+  const middle = async (region: ReturnType<Page["locator"]>) => { const boxes = await Promise.all((await region.locator("[data-place='3']").all()).map((one) => one.boundingBox())); const lefts = boxes.map((box) => box!.x); const rights = boxes.map((box) => box!.x + box!.width); return (Math.min(...lefts) + Math.max(...rights)) / 2; };
+  const main = page.getByRole("group", { name: /^Level of faults/ });
+  expect(Math.abs((await middle(main)) - (await middle(under)))).toBeLessThan(4);
+  await under.getByRole("button", { name: /arrivals: / }).nth(1).click();
+  await expect(page.getByRole("region", { name: "Records", exact: true })).toContainText("created");
+  await page.getByRole("button", { name: "Close the records" }).click();
+  await page.reload();
+  await expect(under.getByRole("button", { name: /arrivals: / })).toHaveCount(6);
+  await expect(under.getByRole("link", { name: "Open as a report" })).toHaveAttribute("href", /arrivals%20and%20departures/);
+  await under.getByRole("button", { name: "Take it away" }).click();
+  await expect(under).toHaveCount(0);
+  expect(page.url()).not.toContain("under=");
+});
+
+test("flows as running totals with the level on its own axis, said from the sentence; the net needs both flows", async ({ page }) => {
+  await signIn(page, "ines");
+  await page.goto(reportOf("arrivals and departures of faults where status is open by month for last 6 full months as columns"));
+  await page.getByRole("button", { name: "Say more" }).click();
+  await page.getByRole("dialog").getByText("with …").click();
+  await expect(sentence(page)).toHaveAccessibleName(/with level as columns with line$/);
+  await page.getByRole("button", { name: "Say more" }).click();
+  await page.getByRole("dialog").getByText("running total").click();
+  await expect(sentence(page)).toHaveAccessibleName(/running total with level as columns with line$/);
+  await expect(page.getByText(/^since \d+ \w+ \d{4}$/)).toBeVisible();
+  await expect(page.getByText("in all", { exact: true })).toBeVisible();
+  // What came since the start opens all of it, and says between which instants it lies.
+  await page.getByRole("button", { name: /, arrivals: .* Open the records$/ }).last().click();
+  const drawer = page.getByLabel("Records and workings");
+  await expect(drawer.getByRole("status").first()).toContainText(/from \w+ 1 \w+ \d{4}, 00:00 to/);
+  await expect(drawer.getByRole("columnheader", { name: "what did it" })).toBeVisible();
+  // Only arrivals: their net is no question.
+  await page.getByRole("button", { name: /^beside it: level/ }).click();
+  await page.getByRole("dialog").getByText("net", { exact: true }).click();
+  await expect(sentence(page)).toHaveAccessibleName(/with net and level/);
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: /^what moves: / }).click();
+  await page.getByRole("dialog").getByText("arrivals", { exact: true }).click();
+  await expect(sentence(page)).toHaveAccessibleName(/^arrivals of faults .* with level as/);
+});
+
+test("finished items one by one with their percentiles: a dot opens its item, arrows lead to the next, a line opens all", async ({ page }) => {
+  await signIn(page, "ines");
+  await page.goto(reportOf("median lead time in days and p85 lead time in days of faults by week of finished for last 12 weeks as dots"));
+  const dots = page.locator("[data-dot]");
+  await expect(dots.first()).toBeVisible();
+  const drawer = page.getByLabel("Records and workings");
+  await dots.nth(20).click();
+  await expect(drawer.getByRole("status").first()).toContainText("· 1 fault");
+  const key = /^(\w+),/.exec((await dots.nth(20).getAttribute("aria-label"))!)![1];
+  await expect(drawer.getByRole("link", { name: key })).toBeVisible();
+  await dots.nth(20).focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(dots.nth(21)).toBeFocused();
+  await page.keyboard.press("Enter");
+  await expect(drawer.getByRole("link", { name: /^(\w+),/.exec((await dots.nth(21).getAttribute("aria-label"))!)![1] })).toBeVisible();
+  const count = await dots.count();
+  await page.getByRole("button", { name: /^p85 lead time in days: / }).click();
+  await expect(drawer.getByRole("status").first()).toContainText(`· ${count} faults`);
+});
+
+test("what is about to be missed comes first, by the time that is left", async ({ page }) => {
+  await signIn(page, "ines");
+  await page.goto(reportOf("list faults where SLA resolution is running showing key, priority, resolution time left sorted by resolution time left as list"));
+  const table = page.getByRole("table").first();
+  await expect(table.getByRole("columnheader", { name: "resolution time left" })).toHaveAttribute("aria-sort", "ascending");
+  const minutes = (words: string) => [...words.matchAll(/(\d+) (min|h|d)/g)].reduce((all, [, n, unit]) => all + Number(n) * { min: 1, h: 60, d: 1440 }[unit as "h"], 0);
+  const rows = (await table.getByRole("row").all()).slice(1);
+  const left = await Promise.all(rows.map(async (row) => minutes((await row.getByRole("cell").last().textContent())!)));
+  expect(left.length).toBeGreaterThan(5);
+  expect(left).toEqual([...left].sort((a, b) => a - b));
+});

@@ -3,7 +3,7 @@ import { DressSchema, ReportSchema, type Report } from "@/core/definition";
 import { leavesOf, usesFilter, type Condition } from "@/core/filter";
 import type { AskContext, Catalog } from "@/core/catalog";
 import { checkReport, printReport, sentencePieces } from "@/core/sentence";
-import type { KeptReport, PinLine, ReportLine, TwinLine } from "@/contract/room";
+import type { KeptReport, PinLine, ReportLine, ReportName, TwinLine } from "@/contract/room";
 import { type EntityManager, type Viewer, withConnection } from "@/data";
 import { asks, ISO, isAdministrator, mayBuild, readable, recordVersion, writable } from "./kept";
 
@@ -68,8 +68,8 @@ export async function listReports(em: EntityManager, viewer: Viewer, catalog: Ca
 }
 
 /** Names of all reports that one may read, for pickers. */
-export const reportNames = (em: EntityManager, viewer: Viewer): Promise<{ id: number; name: string }[]> =>
-  withConnection(em, async (client) => (await client.query<{ id: number; name: string }>(`SELECT r.id, r.name FROM reports r WHERE r.deleted_at IS NULL AND ${readable("r", "report")} ORDER BY r.name COLLATE "natural" LIMIT 2000`, asks(viewer))).rows);
+export const reportNames = (em: EntityManager, viewer: Viewer): Promise<ReportName[]> =>
+  withConnection(em, async (client) => (await client.query<ReportName>(`SELECT r.id, r.name, r.definition->>'kind' IN ('level', 'crossings') AS "isTrend" FROM reports r WHERE r.deleted_at IS NULL AND ${readable("r", "report")} ORDER BY r.name COLLATE "natural" LIMIT 2000`, asks(viewer))).rows);
 
 /** Reports that one may read and that ask the same, or the same of the same records. */
 export async function findTwins(em: EntityManager, viewer: Viewer, catalog: Catalog, report: Report, except: number | null): Promise<TwinLine[]> {

@@ -1,8 +1,11 @@
 "use client";
+import { useMemo, type ComponentProps } from "react";
 import { Bar, BarChart, Brush, CartesianGrid, LabelList, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import type { Figure, FigureRow, Mark } from "@/core/figure";
 import { type Drawn, fillOf, groupAxis, hasSlider, inkOn, LABEL_PX, markId, opens, SLIDER, ticksOver, tipOf } from "./drawing";
 import { Legend } from "./Legend";
+import type { AxisStretch } from "./axis";
+import { Plot, useAxis } from "./Plot";
 
 type Layout = "bars" | "columns";
 
@@ -13,12 +16,24 @@ interface Box {
   readonly height?: number;
 }
 
+interface BarsProps {
+  readonly figure: Figure;
+  readonly layout: Layout;
+  readonly stacked: boolean;
+  readonly full?: boolean;
+  readonly drawn: Drawn;
+  readonly stretch?: AxisStretch | null;
+  /** Called with two columns that the pointer was dragged between. */
+  readonly onStretch?: (stretch: AxisStretch) => void;
+}
+
 /** Bars and columns: one drawing, lying or standing, side by side, on one another, or each to a whole of 100 %. */
-export function Bars({ figure, layout, stacked, full, drawn }: { figure: Figure; layout: Layout; stacked: boolean; full?: boolean; drawn: Drawn }) {
+export function Bars({ figure, layout, stacked, full, drawn, stretch, onStretch }: BarsProps) {
   const lying = layout === "bars";
   const { dress } = drawn;
   const series = figure.series.length ? figure.series : [null];
-  const rows = figure.rows.map((row) => ({ row, label: row.label, ...Object.fromEntries(series.map((_, i) => [`v${i}`, (markOf(row, i, figure)?.value ?? 0) / (full ? Math.max(row.parts.reduce((sum, part) => sum + (part.value ?? 0), 0), 1e-9) / 100 : 1)])), sum: row.value ?? 0 }));
+  // New rows are new marks: those of one figure stay, so that what is pointed at or has the keys stays, too.
+  const rows = useMemo(() => rowsOf(figure, full ?? false), [figure, full]);
   const longestLabel = Math.max(0, ...figure.rows.flatMap((row) => (figure.series.length ? row.parts : [row]).map((mark) => mark.written.length)));
   const sideBySide = figure.series.length > 0 && !stacked;
   const most = full ? 100 : Math.max(0, dress.axisTo ?? 0, ...figure.rows.map((row) => (sideBySide ? Math.max(...row.parts.map((part) => part.value ?? 0)) : Math.max(row.value ?? 0, stacked ? row.parts.reduce((sum, part) => sum + (part.value ?? 0), 0) : 0))));
@@ -26,39 +41,53 @@ export function Bars({ figure, layout, stacked, full, drawn }: { figure: Figure;
   const pitch = drawn.small ? 26 : 40;
   const size = lying ? Math.max(pitch * rows.length * (figure.series.length && !stacked ? Math.min(figure.series.length, 4) * 0.6 : 1) + 34, 120) : undefined;
   const longest = Math.min(drawn.small ? 110 : 190, Math.max(40, ...figure.rows.map((row) => row.label.length * 6.6 + 14)));
+  const axis = useAxis({ points: rows.length, margins: { left: dress.axisTitle ? 62 : 44, right: 8 }, isBand: true });
   const percent = full ? { tickFormatter: (n: number) => `${n} %` } : {};
   const value = <XAxis type="number" domain={[ticks[0], ticks[ticks.length - 1]]} ticks={ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} height={dress.axisTitle ? 40 : 24} {...percent} {...(dress.axisTitle ? { label: { value: dress.axisTitle, position: "insideBottom", fontSize: 12 } } : {})} />;
-  const scale = { type: "number" as const, domain: [ticks[0], ticks[ticks.length - 1]] as [number, number], ticks, axisLine: false, tickLine: false, tick: { fontSize: 12 }, width: dress.axisTitle ? 62 : 44, ...percent, ...(dress.axisTitle ? { label: { value: dress.axisTitle, angle: -90, position: "insideLeft" as const, fontSize: 12 } } : {}) };
+  const scale = { type: "number" as const, domain: [ticks[0], ticks[ticks.length - 1]] as [number, number], ticks, axisLine: false, tickLine: false, tick: { fontSize: 12 }, width: axis.margins.left, ...percent, ...(dress.axisTitle ? { label: { value: dress.axisTitle, angle: -90, position: "insideLeft" as const, fontSize: 12 } } : {}) };
   const named = { dataKey: "label", type: "category" as const, axisLine: { stroke: "var(--ink)", strokeWidth: 1.5 }, tickLine: false, interval: (lying ? 0 : "equidistantPreserveStart") as 0 };
   const under = groupAxis(drawn);
   const needsSlant = !lying && !figure.isTime && rows.length > 6;
   return (
     <>
       {figure.series.length > 0 && dress.legend === "above" && !dress.legendTable && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
-      <div role="group" aria-label={drawn.label} style={{ width: "100%", height: lying ? size : drawn.small ? "100%" : 320, minHeight: lying ? undefined : 120, flex: lying ? "none" : 1 }}>
+      <Ground {...{ label: drawn.label, axis, stretch, onStretch }} height={drawn.small ? "100%" : 320} above={24} below={26 + under.room} lies={lying ? (size ?? 0) : null} isTime={figure.isTime}>
         <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
-          <BarChart data={rows} layout={lying ? "vertical" : "horizontal"} margin={{ top: lying ? 4 : 24, right: lying ? 56 : 8, bottom: 0, left: 0 }} barCategoryGap="18%" barGap={2} accessibilityLayer={false}>
+          <BarChart data={rows} layout={lying ? "vertical" : "horizontal"} margin={{ top: lying ? 4 : 24, right: lying ? 56 : axis.margins.right, bottom: 0, left: 0 }} barCategoryGap="18%" barGap={2} accessibilityLayer={false}>
             <CartesianGrid stroke="var(--grid)" horizontal={!lying} vertical={lying} />
             {lying ? value : <XAxis {...named} tick={{ fontSize: 12 }} height={(needsSlant ? 64 : 26) + under.room} {...(under.label ? { label: under.label } : {})} angle={needsSlant ? -28 : 0} textAnchor={needsSlant ? "end" : "middle"} tickFormatter={(text: string) => (needsSlant && text.length > 16 ? `${text.slice(0, 15)}…` : text)} />}
             {lying ? <YAxis {...named} width={longest + under.room} {...(under.label ? { label: { ...under.label, angle: -90, position: "insideLeft" as const } } : {})} tick={{ fontSize: 13, fontWeight: 600, fill: "var(--ink)" }} tickFormatter={(text: string) => (text.length > 28 ? `${text.slice(0, 27)}…` : text)} /> : <YAxis {...scale} />}
             {series.map((_, i) => (
-              <Bar key={i} dataKey={`v${i}`} stackId={stacked ? "one" : undefined} isAnimationActive={false} maxBarSize={lying ? 30 : 60} shape={(box: Box & { payload?: { row: FigureRow } }) => { const { row } = box.payload!; const mark = markOf(row, i, figure); return mark ? <Part box={box} then={figure.series.length ? undefined : row.then} mark={mark} drawn={drawn} lying={lying} inside={stacked} crowded={sideBySide} longest={longestLabel} soFar={row.soFar} /> : <g />; }}>
+              <Bar key={i} dataKey={`v${i}`} stackId={stacked ? "one" : undefined} isAnimationActive={false} maxBarSize={lying ? 30 : 60} shape={(box: Box & { payload?: { row: FigureRow } }) => { const { row } = box.payload!; const mark = markOf(row, i, figure); return mark ? <Part box={box} place={figure.rows.indexOf(row)} then={figure.series.length ? undefined : row.then} mark={mark} drawn={drawn} lying={lying} inside={stacked} crowded={sideBySide} longest={longestLabel} soFar={row.soFar} /> : <g />; }}>
                 {stacked && i === series.length - 1 && dress.labels !== "none" && <LabelList dataKey="sum" content={(props: object) => <Total {...(props as Box)} row={figure.rows[(props as { index: number }).index]} lying={lying} />} />}
               </Bar>
             ))}
             {!lying && hasSlider(rows.length, drawn) && <Brush dataKey="label" {...SLIDER} />}
           </BarChart>
         </ResponsiveContainer>
-      </div>
+      </Ground>
       {figure.series.length > 0 && (dress.legend === "below" || dress.legend === "right") && !dress.legendTable && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
     </>
   );
 }
 
+/** Columns along time can be pointed at and dragged over; other bars only open. @param lies the height of lying bars, in px */
+function Ground({ lies, isTime, ...plot }: ComponentProps<typeof Plot> & { lies: number | null; isTime: boolean }) {
+  if (lies === null && isTime) return <Plot {...plot} />;
+  return <div role="group" aria-label={plot.label} style={{ width: "100%", height: lies ?? plot.height, minHeight: lies === null ? 120 : undefined, flex: lies === null ? 1 : "none" }}>{plot.children}</div>;
+}
+
+/** What each row comes to, each to a whole of 100 % if asked. */
+const rowsOf = (figure: Figure, full: boolean) => figure.rows.map((row) => {
+  const whole = full ? Math.max(row.parts.reduce((sum, part) => sum + (part.value ?? 0), 0), 1e-9) / 100 : 1;
+  const values = (figure.series.length ? figure.series : [null]).map((_, i) => [`v${i}`, (markOf(row, i, figure)?.value ?? 0) / whole]);
+  return { row, label: row.label, ...Object.fromEntries(values), sum: row.value ?? 0 };
+});
+
 /** The drawing library may draw a row of the answer before: the row travels with its bar, and a part it has not is not drawn. */
 const markOf = (row: FigureRow, series: number, figure: Figure): Mark | undefined => (figure.series.length ? row.parts[series] : row);
 
-function Part({ box, mark, then, drawn, lying, inside, crowded, longest, soFar }: { box: Box; mark: Mark; then?: Mark | undefined; drawn: Drawn; lying: boolean; inside: boolean; crowded: boolean; longest: number; soFar: boolean }) {
+function Part({ box, place, mark, then, drawn, lying, inside, crowded, longest, soFar }: { box: Box; place: number; mark: Mark; then?: Mark | undefined; drawn: Drawn; lying: boolean; inside: boolean; crowded: boolean; longest: number; soFar: boolean }) {
   const { x = 0, y = 0, width = 0, height = 0 } = box;
   if (mark.value === null || (mark.value === 0 && inside)) return <g />;
   const ruler = then?.value && mark.value ? then.value / mark.value : null;
@@ -71,7 +100,7 @@ function Part({ box, mark, then, drawn, lying, inside, crowded, longest, soFar }
   const overFits = longest * labelPx * 0.56 <= (crowded ? w + 2 : w * 1.3);
   const fits = lying ? w > mark.written.length * 7 + 4 && h > 13 : h > 16 && w > mark.written.length * 6.4;
   return (
-    <g {...opens(mark, drawn)}>
+    <g {...opens(mark, drawn)} data-place={place}>
       <title>{tipOf(mark, drawn)}</title>
       <rect x={left} y={y} width={w} height={h} fill={fillOf(mark.color, drawn)} />
       {ruler !== null && (lying ? <rect x={x + width * ruler - 1.5} y={y - 4} width={3} height={h + 8} fill="var(--ink)" /> : <rect x={left - 4} y={y + height - height * ruler - 1.5} width={w + 8} height={3} fill="var(--ink)" />)}

@@ -12,7 +12,8 @@ import type { Drawn } from "./drawing";
 import { Gauge } from "./Gauge";
 import { HeatMap } from "./HeatMap";
 import { LegendTable } from "./LegendTable";
-import { Lines, type AxisStretch, type DayFlag } from "./Lines";
+import { Lines, type DayFlag } from "./Lines";
+import type { AxisStretch } from "./axis";
 import { MonthCalendar } from "./MonthCalendar";
 import { NumberFigure } from "./NumberFigure";
 import { Pies } from "./Pies";
@@ -41,14 +42,15 @@ export interface ChartProps {
   readonly forecast?: { readonly forecast: Forecast; readonly days: readonly string[] } | null;
 }
 
-const linesOf = ({ flags, stretch, onStretch }: Pick<ChartProps, "flags" | "stretch" | "onStretch">) => ({ ...(flags ? { flags } : {}), ...(stretch ? { stretch } : {}), ...(onStretch ? { onStretch } : {}) });
+const stretchOf = ({ stretch, onStretch }: Pick<ChartProps, "stretch" | "onStretch">) => ({ ...(stretch ? { stretch } : {}), ...(onStretch ? { onStretch } : {}) });
+const linesOf = ({ flags, ...given }: Pick<ChartProps, "flags" | "stretch" | "onStretch">) => ({ ...(flags ? { flags } : {}), ...stretchOf(given) });
 
 type Drawing = ComponentType<ChartProps & { figure: Figure }>;
 
 /** The drawing of each shape; a list is drawn by the table of records. */
 const drawings = {
   bars: ({ figure, drawn }) => <Bars figure={figure} layout="bars" stacked={false} drawn={drawn} />,
-  columns: ({ figure, drawn }) => <Bars figure={figure} layout="columns" stacked={false} drawn={drawn} />,
+  columns: ({ figure, drawn, ...given }) => <Bars figure={figure} layout="columns" stacked={false} drawn={drawn} {...stretchOf(given)} />,
   stackedBars: ({ figure, drawn }) => <Bars figure={figure} layout="bars" stacked drawn={drawn} />,
   stackedColumns: ({ figure, drawn }) => <Bars figure={figure} layout="columns" stacked drawn={drawn} />,
   fullBars: ({ figure, drawn }) => <Bars figure={figure} layout="bars" stacked full drawn={drawn} />,
@@ -56,7 +58,7 @@ const drawings = {
   line: ({ figure, drawn, ...given }) => <Lines figure={figure} drawn={drawn} {...linesOf(given)} />,
   area: ({ figure, drawn, ...given }) => <Lines figure={figure} drawn={drawn} as="area" {...linesOf(given)} />,
   fullArea: ({ figure, drawn, ...given }) => <Lines figure={figure} drawn={drawn} as="full" {...linesOf(given)} />,
-  columnsWithLine: ({ figure, drawn }) => <ColumnsWithLine figure={figure} drawn={drawn} />,
+  columnsWithLine: ({ figure, drawn, ...given }) => <ColumnsWithLine figure={figure} drawn={drawn} {...stretchOf(given)} />,
   donut: ({ figure, drawn, measure }) => <Slices figure={figure} hole drawn={drawn} measure={measure} />,
   pie: ({ figure, drawn, measure }) => <Slices figure={figure} hole={false} drawn={drawn} measure={measure} />,
   pies: ({ figure, drawn }) => <Pies figure={figure} drawn={drawn} />,

@@ -1,20 +1,19 @@
 "use client";
-import { useState, type PointerEvent } from "react";
-import { Area, Brush, CartesianGrid, ComposedChart, Line, ReferenceArea, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import { useMemo } from "react";
+import { Area, Brush, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import type { Figure, FigureRow, Mark } from "@/core/figure";
 import { Legend } from "./Legend";
 import { DASHES, type Drawn, fill, groupAxis, hasSlider, LINE_PX, markId, opens, SLIDER, ticksTo, tipOf } from "./drawing";
+import { AXIS_PADDING, type AxisStretch } from "./axis";
+import { Plot, useAxis } from "./Plot";
 
 export interface DayFlag {
   readonly label: string;
   readonly words: string;
 }
 
-/** Two points of an axis by their places. */
-export interface AxisStretch {
-  readonly from: number;
-  readonly to: number;
-}
+/** About how wide a plot is, in px. */
+const USUAL_WIDTH = 620;
 
 interface LinesProps {
   readonly figure: Figure;
@@ -26,33 +25,13 @@ interface LinesProps {
   readonly onStretch?: (stretch: AxisStretch) => void;
 }
 
-/** How far the pointer goes before it drags, in px: less is a click on a point. */
-const DRAGS_FROM = 8;
-/** Padding of the axis beside its first and last point, in px. */
-const AXIS_PADDING = { left: 10, right: 4 } as const;
+const markIn = (figure: Figure, row: FigureRow, i: number): Mark => (figure.series.length ? row.parts[i] : row);
 
-/** Dragging over the points of a chart. @param margins of the plot, in px */
-function useDrag(points: number, { left, right }: { readonly left: number; readonly right: number }, onStretch: LinesProps["onStretch"]) {
-  const [dragged, setDragged] = useState<{ start: number; from: number; to: number } | null>(null);
-  if (!onStretch || points < 2) return { dragged: null, handlers: {} };
-  const placeAt = (event: PointerEvent<HTMLElement>) => {
-    const box = event.currentTarget.getBoundingClientRect();
-    const width = box.width - left - right - AXIS_PADDING.left - AXIS_PADDING.right;
-    return Math.min(points - 1, Math.max(0, Math.round(((event.clientX - box.left - left - AXIS_PADDING.left) / width) * (points - 1))));
-  };
-  return {
-    dragged: dragged && dragged.from !== dragged.to ? { from: Math.min(dragged.from, dragged.to), to: Math.max(dragged.from, dragged.to) } : null,
-    handlers: {
-      onPointerDown: (event: PointerEvent<HTMLElement>) => event.button === 0 && setDragged({ start: event.clientX, from: placeAt(event), to: placeAt(event) }),
-      onPointerMove: (event: PointerEvent<HTMLElement>) => dragged && Math.abs(event.clientX - dragged.start) > DRAGS_FROM && setDragged({ ...dragged, to: placeAt(event) }),
-      onPointerUp: () => {
-        if (dragged && dragged.from !== dragged.to) onStretch({ from: Math.min(dragged.from, dragged.to), to: Math.max(dragged.from, dragged.to) });
-        setDragged(null);
-      },
-      onPointerLeave: () => setDragged(null),
-    },
-  };
-}
+/** What each point comes to, each to a whole of 100 % if asked. */
+const rowsOf = (figure: Figure, full: boolean) => figure.rows.map((row, index) => {
+  const scaled = ({ value }: Mark) => (value === null || !full ? value : (100 * value) / Math.max(figure.series.length ? row.parts.reduce((all, part) => all + (part.value ?? 0), 0) : value, 1e-9));
+  return { index, label: row.label, ...Object.fromEntries((figure.series.length ? figure.series : [null]).map((_, i) => [`v${i}`, scaled(markIn(figure, row, i))])) };
+});
 
 /**
  * Lines or areas, one for each part, named at the right end; areas lie on one another, to 100 % if asked. `flags` are
@@ -62,12 +41,9 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
   const { dress } = drawn;
   const isArea = as !== "line";
   const series = figure.series.length ? figure.series : [null];
-  const markOf = (row: FigureRow, i: number): Mark => (figure.series.length ? row.parts[i] : row);
-  const scaled = (row: FigureRow, i: number) => {
-    const { value } = markOf(row, i);
-    return value === null || as !== "full" ? value : (100 * value) / Math.max(figure.series.length ? row.parts.reduce((all, part) => all + (part.value ?? 0), 0) : value, 1e-9);
-  };
-  const rows = figure.rows.map((row, index) => ({ index, label: row.label, ...Object.fromEntries(series.map((_, i) => [`v${i}`, scaled(row, i)])) }));
+  const markOf = (row: FigureRow, i: number) => markIn(figure, row, i);
+  // New rows are new marks: those of one figure stay, so that what is pointed at or has the keys stays, too.
+  const rows = useMemo(() => rowsOf(figure, as === "full"), [figure, as]);
   const sum = (row: FigureRow) => series.reduce((all, _, i) => all + (markOf(row, i).value ?? 0), 0);
   const most = as === "full" ? 100 : Math.max(0, dress.axisTo ?? 0, ...figure.rows.map((row) => (isArea ? sum(row) : Math.max(...series.map((_, i) => markOf(row, i).value ?? 0)))));
   const least = Math.min(0, dress.axisFrom ?? 0, ...figure.rows.flatMap((row) => series.map((_, i) => markOf(row, i).value ?? 0)));
@@ -76,33 +52,34 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
   const lastKnown = rows.map((_, i) => i).reverse().find((i) => markOf(figure.rows[i], 0).value !== null) ?? rows.length - 1;
   const running = figure.rows.find((row) => row.soFar);
   const under = groupAxis(drawn);
+  // Where the values written at the points would run into one another, only some of them are.
+  const longest = Math.max(0, ...figure.rows.map((row) => row.written.length));
+  const everyNth = Math.max(1, Math.ceil((figure.rows.length * longest * 7) / USUAL_WIDTH));
   const hasRoom = figure.series.length === 0 || figure.series.every((_, i) => ends[i] !== undefined);
   const margins = { left: dress.axisTitle ? 58 : 44, right: figure.series.length && hasRoom ? 104 : 36 };
-  const drag = useDrag(figure.rows.length, margins, onStretch);
-  const marked = drag.dragged ?? stretch ?? null;
+  const axis = useAxis({ points: figure.rows.length, margins, isBand: false });
   return (
     <>
     {(!hasRoom || dress.legend === "above") && figure.series.length > 0 && dress.legend !== "none" && !drawn.small && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
-    <div role="group" aria-label={drawn.label} style={{ width: "100%", height: drawn.small ? "100%" : 340, minHeight: 120, flex: 1, ...(onStretch ? { touchAction: "pan-y", userSelect: "none" } : {}) }} {...drag.handlers}>
+    <Plot label={drawn.label} axis={axis} height={drawn.small ? "100%" : 340} above={20} below={26 + under.room} stretch={stretch} onStretch={onStretch}>
       <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
-        <ComposedChart data={rows} margin={{ top: 20, right: margins.right, bottom: 0, left: 0 }} accessibilityLayer={false}>
+        <ComposedChart data={rows} margin={{ top: 20, right: axis.margins.right, bottom: 0, left: 0 }} accessibilityLayer={false}>
           <CartesianGrid stroke="var(--grid)" vertical={false} />
-          <XAxis dataKey="label" axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }} tickLine={false} interval="equidistantPreserveStart" tick={{ fontSize: 12 }} height={26 + under.room} {...(under.label ? { label: under.label } : {})} padding={AXIS_PADDING} />
-          <YAxis type="number" domain={[least, ticks[ticks.length - 1]]} ticks={least < 0 ? undefined : ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} width={margins.left} {...(as === "full" ? { tickFormatter: (n: number) => `${n} %` } : {})} {...(dress.axisTitle ? { label: { value: dress.axisTitle, angle: -90, position: "insideLeft", fontSize: 12 } } : {})} />
+          <XAxis dataKey="label" axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }} tickLine={false} interval="equidistantPreserveStart" tick={{ fontSize: 12 }} height={26 + under.room} {...(under.label ? { label: under.label } : {})} {...(axis.isLinked ? { scale: "band" as const } : { padding: AXIS_PADDING })} />
+          <YAxis type="number" domain={[least, ticks[ticks.length - 1]]} ticks={least < 0 ? undefined : ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} width={axis.margins.left} {...(as === "full" ? { tickFormatter: (n: number) => `${n} %` } : {})} {...(dress.axisTitle ? { label: { value: dress.axisTitle, angle: -90, position: "insideLeft", fontSize: 12 } } : {})} />
           {!drawn.small && flags.map((flag) => <ReferenceLine key={flag.label + flag.words} x={flag.label} stroke="var(--ink)" strokeDasharray="2 3" label={{ value: `⚑ ${flag.words}`, position: "insideTopLeft", fill: "var(--ink-2)", fontSize: 12 }} />)}
-          {marked && figure.rows[marked.to] && <ReferenceArea x1={figure.rows[marked.from].label} x2={figure.rows[marked.to].label} fill="var(--brass)" fillOpacity={0.14} stroke="var(--brass)" strokeWidth={1.5} />}
           {running && <ReferenceLine x={running.label} stroke="var(--brass)" strokeWidth={2.4} label={{ value: "so far", position: "top", fill: "var(--brass-ink)", fontSize: 12, fontWeight: 600 }} />}
           {[...series.keys()].map((i) => {
             const one = series[i];
             const color = one?.color ?? figure.rows[0]?.color ?? "c1";
-            const dot = (point: { cx?: number; cy?: number; index: number }) => !figure.rows[point.index] || !markOf(figure.rows[point.index], i) ? <g key={`${i}-${point.index}`} /> : <Dot key={`${i}-${point.index}`} point={point} mark={markOf(figure.rows[point.index], i)} drawn={drawn} last={point.index === lastKnown} named={one ? (hasRoom && dress.legend !== "none" ? one.label : "") : null} shift={ends[i] ?? 0} />;
+            const dot = (point: { cx?: number; cy?: number; index: number }) => !figure.rows[point.index] || !markOf(figure.rows[point.index], i) ? <g key={`${i}-${point.index}`} /> : <Dot key={`${i}-${point.index}`} point={point} place={point.index} mark={markOf(figure.rows[point.index], i)} drawn={drawn} last={point.index === lastKnown} written={(rows.length - 1 - point.index) % everyNth === 0} named={one ? (hasRoom && dress.legend !== "none" ? one.label : "") : null} shift={ends[i] ?? 0} />;
             const shared = { key: i, dataKey: `v${i}`, stroke: fill(color), strokeWidth: isArea ? 1.4 : LINE_PX[dress.weight], isAnimationActive: false, connectNulls: false, dot };
             return isArea ? <Area {...shared} key={i} type="linear" stackId="one" fill={fill(color)} fillOpacity={figure.series.length ? 0.86 : 0.22} dot={dot as never} activeDot={false} /> : <Line {...shared} key={i} strokeDasharray={figure.series.length ? DASHES[i % DASHES.length] : ""} />;
           })}
           {hasSlider(rows.length, drawn) && <Brush dataKey="label" {...SLIDER} />}
         </ComposedChart>
       </ResponsiveContainer>
-    </div>
+    </Plot>
     </>
   );
 }
@@ -125,17 +102,17 @@ function endPlaces(figure: Figure, count: number, markOf: (row: FigureRow, i: nu
   return places;
 }
 
-function Dot({ point, mark, drawn, last, named, shift }: { point: { cx?: number; cy?: number }; mark: Mark; drawn: Drawn; last: boolean; named: string | null; shift: number }) {
+function Dot({ point, place, written, mark, drawn, last, named, shift }: { point: { cx?: number; cy?: number }; place: number; written: boolean; mark: Mark; drawn: Drawn; last: boolean; named: string | null; shift: number }) {
   if (mark.value === null || point.cx === undefined || point.cy === undefined) return <g />;
   const { cx, cy } = point;
   const isOpen = drawn.opened === markId(mark);
   return (
     <g>
-      <g {...opens(mark, drawn)}>
+      <g {...opens(mark, drawn)} data-place={place}>
         <title>{tipOf(mark, drawn)}</title>
         <circle cx={cx} cy={cy} r={11} fill="transparent" />
         <circle cx={cx} cy={cy} r={isOpen ? 6 : drawn.dress.marks ? 3.2 : 0} fill={isOpen ? "var(--brass)" : fill(mark.color)} />
-        {mark.written && !drawn.small && named === null && <text x={cx} y={cy - 10} textAnchor="middle">{mark.written}</text>}
+        {written && mark.written && !drawn.small && named === null && <text x={cx} y={cy - 10} textAnchor="middle">{mark.written}</text>}
       </g>
       {last && named && <text x={cx + 10} y={cy + 4 + shift} style={{ fontWeight: 650, fill: "var(--ink)" }}>{named.length > 12 ? `${named.slice(0, 11)}…` : named}<tspan dx={5} style={{ fontWeight: 400 }}>{mark.words}</tspan></text>}
     </g>

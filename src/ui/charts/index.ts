@@ -3,4 +3,6 @@ export { FigureTable } from "./FigureTable";
 export { BurnUp } from "./BurnUp";
 export { Fan } from "./Fan";
 export { markId, fill, type Drawn } from "./drawing";
-export type { AxisStretch, DayFlag } from "./Lines";
+export type { DayFlag } from "./Lines";
+export type { AxisStretch } from "./axis";
+export { CursorScope, useCursor } from "./Plot";

@@ -10,8 +10,8 @@ import { numberText, type Problem } from "@/core/base";
 import { asDrawn, isBareCount, type CountReport, type Dress as DressOptions, type Report } from "@/core/definition";
 import type { Mark } from "@/core/figure";
 import { brokenParts, conditionText } from "@/core/sentence";
-import type { FilterLine, KeptDraft, OpenedPart, ShownFigure, ShownForecast, TwinLine } from "@/contract/room";
-import type { Drawable } from "../charts";
+import type { FilterLine, KeptDraft, OpenedPart, ShownFigure, ShownForecast, ReportName, TwinLine } from "@/contract/room";
+import { CursorScope, type Drawable } from "../charts";
 import { Download, Mailing, Sharing } from "../handing";
 import { ask, Button, Checkbox, Menu, MenuItem, Notice, Popover, tell, Waiting } from "../kit";
 import { Begin } from "./Begin";
@@ -20,7 +20,7 @@ import { proposedName, useDraft } from "./draft";
 import { Drawer, type Leaf } from "./Drawer";
 import { Dress } from "./dress/Dress";
 import { useDayNotes } from "./dress/DayNotes";
-import { Explore, type Stretch, type Trend, type TrendAnswer } from "./explore";
+import { AtCursor, Explore, Under, useLaid, type Stretch, type Trend, type TrendAnswer } from "./explore";
 import { contextOf, type KeptReport, type RoomFacts } from "./facts";
 import { FigureBody, flagsOf, measureWords, NothingFound, saidWords, Says } from "./FigurePane";
 import { Headline } from "./Headline";
@@ -47,7 +47,7 @@ const Grid = styled.main<{ $wide: boolean }>`
   .figure { background: var(--salt); min-width: 0; overflow: auto; display: flex; flex-direction: column; padding: 16px 32px 12px; gap: 4px; }
   .figure h2 { font: 680 14px/20px var(--sans); } .figure .draw { flex: 1; min-height: 0; display: flex; flex-direction: column; padding-top: 8px; gap: 6px; } .figure.old .draw, .figure.old .said { opacity: 0.45; filter: grayscale(1); }
   .side { grid-row: 3 / 5; grid-column: 2; overflow: auto; background: var(--mallow); } .drawer { grid-column: 1; min-width: 0; } .tab { writing-mode: vertical-rl; font: 560 18px/44px var(--serif); width: 44px; padding-top: 16px; }
-  .titled { display: flex; justify-content: space-between; gap: 12px; align-items: flex-start; } .titled small { color: var(--ink-2); display: block; } .foot { color: var(--ink-2); font-size: 12.5px; } .poor { color: var(--ink-2); font: italic 400 15px/20px var(--serif); }
+  .titled { display: flex; justify-content: space-between; gap: 12px; align-items: flex-start; } .titled small { color: var(--ink-2); display: block; } .foot { color: var(--ink-2); font-size: 12.5px; } .at { height: 18px; line-height: 18px; font-size: 12.5px; color: var(--ink-2); flex: none; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; } .poor { color: var(--ink-2); font: italic 400 15px/20px var(--serif); }
   @media (max-width: 900px) { display: block; height: auto; .figure { padding: 14px 16px; min-height: 360px; } .head { padding: 8px 16px 12px; } }
 `;
 
@@ -56,11 +56,14 @@ interface RoomProps {
   readonly kept: KeptReport | null;
   readonly sentence: string | null;
   readonly draft?: KeptDraft | null;
-  readonly reports?: readonly { readonly id: number; readonly name: string }[];
+  readonly reports?: readonly ReportName[];
   /** The saved filter whose conditions are changed here. */
   readonly filter?: FilterLine | null;
 }
 
+/** Where nothing lies under a figure it fills the room. */
+const ALONE = { display: "contents" } as const;
+const LINKED = { display: "flex", flexDirection: "column", height: 300, flex: "none" } as const;
 const NO_REPORTS: NonNullable<RoomProps["reports"]> = [];
 type Opens = "share" | "mail" | "download" | "versions" | "filter" | null;
 
@@ -84,6 +87,7 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
   const [pace, setPace] = useState<"working" | "clock">("working");
   const [isForecast, setForecast] = useState(false);
   const [stretch, setStretch] = useState<Stretch | null>(null);
+  const [laid, lay] = useLaid();
   const router = useRouter();
   const saving = useSaving(kept, draft, facts.mayBuild, room.forget, about);
   const mayBuild = facts.mayBuild;
@@ -116,6 +120,7 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
   const isEmpty = shown?.kind === "count" && shown.answer.total[0].records === 0 && !isPlaceholderData;
   const isPlain = report.kind === "count" && !report.shape;
   const trend = trendOf(report, isPlaceholderData ? null : drawn);
+  const isLinked = trend !== null && laid.length > 0;
   const figure = drawn && !isPlaceholderData ? drawn.figure : null;
   const ranked = report.kind === "count" ? asDrawn(report) : null;
   const says_ = shown && shown.kind !== "list" ? shown.says : null;
@@ -169,11 +174,15 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
             {isForecast && forecast && <p className="poor" role="status">{forecast.why ?? forecastWords(forecast)}</p>}
             {isWhole && <div className="draw">
               {report.kind === "count" && report.shape === "pivot" && <Places context={context} report={draft.report as CountReport} dress={dress} onChange={(next, dressed) => room.set({ report: next, dress: dressed })} />}
-              {isBegun && !isList && report.shape && !isEmpty && (drawn ? <FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable={asTable} onDress={room.setDress} pace={pace} flags={dress.dayNotes ? flagsOf(notes ?? [], drawn) : []} forecast={isForecast && forecast?.forecast ? { forecast: forecast.forecast, days: forecast.days } : null} {...(trend ? { stretch, onStretch: setStretch } : {})} /> : !error && <Waiting>Counting …</Waiting>)}
+              <CursorScope isOn={trend !== null} isLinked={isLinked}>
+              {isBegun && !isList && report.shape && !isEmpty && (drawn ? <div style={isLinked && !asTable ? LINKED : ALONE}><FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable={asTable} onDress={room.setDress} pace={pace} flags={dress.dayNotes ? flagsOf(notes ?? [], drawn) : []} forecast={isForecast && forecast?.forecast ? { forecast: forecast.forecast, days: forecast.days } : null} {...(trend ? { stretch, onStretch: setStretch } : {})} /></div> : !error && <Waiting>Counting …</Waiting>)}
+              {trend && !asTable && <p className="at" aria-hidden><AtCursor shown={drawn} /></p>}
+              {trend && !asTable && typing === null && <Under context={context} report={trend.report} laid={laid} onLaid={lay} reports={reports} />}
+              </CursorScope>
               {isList && <ListFigure context={context} report={report} onReport={onChange} dress={dress} onDress={room.setDress} mayChangeItems={facts.mayChangeItems} />}
               {report.kind !== "count" && !isList && !report.shape && drawn && <FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable />}
               {isPlain && !isEmpty && <PlainList report={report as CountReport} asGroups={isBegun && report.kind === "count" && report.by.length > 0 && drawn ? <FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable onDress={room.setDress} /> : null} />}
-              {trend && !asTable && typing === null && <Explore context={context} report={trend.report} answer={trend.answer} stretch={stretch} onStretch={setStretch} onChange={onChange} reportId={kept?.id ?? null} address={`/reports/new?s=${encodeURIComponent(says)}`} mayKeep={mayBuild} />}
+              {trend && !asTable && typing === null && <Explore context={context} report={trend.report} answer={trend.answer} stretch={stretch} onStretch={setStretch} onChange={onChange} reportId={kept?.id ?? null} address={`/reports/new?s=${encodeURIComponent(says)}`} mayKeep={mayBuild} laid={laid} onLaid={lay} reports={reports} />}
             </div>}
             {(dress.footnote || dress.description) && <div className="foot">{dress.footnote && <p>{dress.footnote}</p>}{dress.description && <details><summary>What it is for</summary><p style={{ whiteSpace: "pre-wrap", maxWidth: "80ch" }}>{dress.description}</p></details>}</div>}
           </>

@@ -54,6 +54,14 @@ function firstDraft(context: AskContext, kept: KeptReport | null, sentence: stri
   return { draft: parsed?.ok ? { ...base, report: parsed.value } : base, unread: parsed && !parsed.ok ? sentence : null, isStored: false };
 }
 
+/** What an address says beside the report: what a reader chose, and what lies under it. */
+const OF_THE_VIEW = ["r", "under"];
+
+function withOwn(path: string, names: readonly string[]): string {
+  const own = new URLSearchParams([...new URLSearchParams(location.search)].filter(([name]) => names.includes(name))).toString();
+  return own ? `${path}${path.includes("?") ? "&" : "?"}${own}` : path;
+}
+
 /** The draft of a room with undo and redo; the sentence lives in the address, all of it is kept on the server as one works. */
 export function useDraft(context: AskContext, kept: KeptReport | null, sentence: string | null, stored: KeptDraft | null) {
   const first = useMemo(() => firstDraft(context, kept, sentence, stored), []); // eslint-disable-line react-hooks/exhaustive-deps
@@ -67,8 +75,7 @@ export function useDraft(context: AskContext, kept: KeptReport | null, sentence:
     if (first.unread && steps.past.length === 0) return;
     const isKept = kept && says === printReport(kept.definition, context.catalog);
     const path = kept ? `/reports/${kept.id}${isKept ? "" : `?s=${encodeURIComponent(says)}`}` : `/reports/new?s=${encodeURIComponent(says)}`;
-    const readers = new URLSearchParams(location.search).get("r");
-    if (steps.past.length > 0 || sentence || kept) window.history.replaceState(null, "", readers ? `${path}${path.includes("?") ? "&" : "?"}r=${encodeURIComponent(readers)}` : path);
+    if (steps.past.length > 0 || sentence || kept) window.history.replaceState(null, "", withOwn(path, OF_THE_VIEW));
     if (steps.past.length === 0) return;
     if (waits.current) clearTimeout(waits.current);
     waits.current = setTimeout(() => { waits.current = null; void send({ report: now.report, dress: now.dress, name: now.name, baseVersion: version.current }); }, KEEP_AFTER_MS);

@@ -6,10 +6,11 @@ import type { AskContext } from "@/core/catalog";
 import { PLAIN_DRESS, type Report } from "@/core/definition";
 import { valueWords } from "@/core/figure";
 import type { Value } from "@/core/filter";
-import type { ShownFigure } from "@/contract/room";
+import type { ReportName, ShownFigure } from "@/contract/room";
 import { ask, Button, Checkbox, Choice } from "../../kit";
 import { Findings } from "./Findings";
-import { bridgeOver, byGrain, coarser, direction, finer, knownPlaces, onlyParts, otherPeriods, rateOf, splitBy, stretchBefore, zoomed, type Stretch, type Trend, type TrendAnswer } from "./steps";
+import { bridgeOver, byGrain, coarser, direction, finer, knownPlaces, onlyParts, otherPeriods, rateOf, splitBy, stretchBefore, zoomed, type Laid, type Stretch, type Trend, type TrendAnswer } from "./steps";
+import { LayUnder } from "./Under";
 
 const Panel = styled.section`
   background: var(--mallow); padding: 8px 14px 10px; display: grid; gap: 6px; flex: none;
@@ -29,10 +30,13 @@ interface ExploreProps {
   readonly reportId: number | null;
   readonly address: string;
   readonly mayKeep: boolean;
+  readonly laid: readonly Laid[];
+  readonly onLaid: (laid: readonly Laid[]) => void;
+  readonly reports: readonly ReportName[];
 }
 
 /** Going on from a trend: how fast it moves between two points, what made the difference, closer, coarser, by another field. Each step is a report that undo leads back from. */
-export function Explore({ context, report, answer, stretch, onStretch, onChange, reportId, address, mayKeep }: ExploreProps) {
+export function Explore({ context, report, answer, stretch, onStretch, onChange, reportId, address, mayKeep, laid, onLaid, reports }: ExploreProps) {
   const [picked, setPicked] = useState<readonly string[]>([]);
   const known = knownPlaces(answer);
   if (known.length < 2) return null;
@@ -64,6 +68,7 @@ export function Explore({ context, report, answer, stretch, onStretch, onChange,
         {steps.finer && <Button $small onPress={() => onChange(byGrain(report, steps.finer!))}>By {steps.finer}</Button>}
         {steps.coarser && <Button $small onPress={() => onChange(byGrain(report, steps.coarser!))}>By {steps.coarser}</Button>}
         {report.kind === "level" && <Choice hideLabel label="Split by" value={report.split?.field[0] ?? ""} options={[["", "not split"], ...SPLITS.map((field) => [field, `split by ${field}`] as const)]} onChange={(field) => onChange(splitBy(report, field || null))} />}
+        <LayUnder report={report} laid={laid} onLaid={onLaid} reports={reports} />
         <span style={{ marginLeft: "auto" }} />
         <Findings report={reportId} address={address} mayKeep={mayKeep} proposed={rate ? `${signed(rate.change)} from the end of ${answer.rows[chosen.from].label} to the end of ${answer.rows[chosen.to].label}` : ""} />
       </div>

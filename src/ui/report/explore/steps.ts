@@ -83,3 +83,22 @@ export function direction(answer: TrendAnswer): -1 | 0 | 1 {
   const change = valueAt(answer, known[known.length - 1])!.minus(valueAt(answer, known[0])!);
   return change.isZero() ? 0 : change.isNegative() ? -1 : 1;
 }
+
+/** What can be laid under a trend: its flows, the ages of what was there, the level itself, or another report by its identity. */
+export type Laid = "flows" | "age" | "level" | `r${number}`;
+export const LAID_WORDS: Readonly<Record<"flows" | "age" | "level", string>> = { flows: "what came in and went out", age: "how old it was, on average", level: "how many there were" };
+export const laidOf = (report: Trend): ("flows" | "age" | "level")[] => (report.kind === "level" ? (report.measure ? ["level", "flows", "age"] : ["flows", "age"]) : ["level", "age"]);
+
+/** The report that is laid under a trend: of the same records, by the same stretches. */
+export function underTrend({ subject, where, stood, grain, period }: Trend, laid: "flows" | "age" | "level"): Trend {
+  const base = { subject, ...(where ? { where } : {}), ...(stood ? { stood } : {}), grain, period };
+  if (laid === "flows") return { kind: "crossings", which: "both", ...base, shape: "columns" };
+  return { kind: "level", ...base, ...(laid === "age" ? { measure: { measure: "average", field: ["age"], unit: "days" } } : {}), shape: "line" };
+}
+
+/** Another trend by the stretches of this one. */
+export const alongTrend = ({ grain, period }: Trend, other: Trend): Trend => ({ ...other, grain, period });
+
+/** What an address says is laid under a trend. */
+export const readLaid = (text: string | null): Laid[] => (text ?? "").split(",").filter((one): one is Laid => /^(flows|age|level|r\d+)$/.test(one)).slice(0, MOST_LAID);
+export const MOST_LAID = 3;

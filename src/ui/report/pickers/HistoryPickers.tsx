@@ -23,7 +23,7 @@ export function withBeside({ beside: _beside, ...report }: CrossingsReport, besi
   return { ...report, beside: BESIDES.filter((one) => beside.includes(one)), ...(report.shape ? { shape: "columnsWithLine" as const } : {}) };
 }
 
-const ABOUT_BESIDE: Readonly<Record<Beside, string>> = { net: "what came in less what went out", level: "how many there were at each end, on an axis of its own" };
+const ABOUT_BESIDE: Readonly<Record<Beside, string>> = { net: "arrivals less departures", level: "how many at each end" };
 
 /** What stands beside flows. */
 export function BesidePicker({ report, onChange, onDone }: PickerProps & { report: CrossingsReport }) {

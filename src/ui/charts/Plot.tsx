@@ -1,0 +1,86 @@
+"use client";
+import { createContext, useContext, useMemo, useState, type CSSProperties, type FocusEvent, type PointerEvent, type ReactNode } from "react";
+import { placeOf, xOf, type Axis, type AxisStretch } from "./axis";
+
+/** A place of a time axis that is pointed at in one chart and shown in all that lie under one another. */
+export interface Cursor {
+  readonly place: number | null;
+  readonly onPlace: (place: number | null) => void;
+}
+const CursorContext = createContext<Cursor | null>(null);
+
+/** The cursor of the charts around; null where none is shared. */
+export const useCursor = (): Cursor | null => useContext(CursorContext);
+
+/** Whether charts lie under one another: then their axes have the same places. */
+const LinkedContext = createContext(false);
+/** Charts that share a cursor, where they draw a trend; what is inside is not drawn anew when it moves. */
+export function CursorScope({ isOn, isLinked, children }: { isOn: boolean; isLinked: boolean; children: ReactNode }) {
+  const [place, onPlace] = useState<number | null>(null);
+  const cursor = useMemo(() => ({ place, onPlace }), [place]);
+  return <LinkedContext.Provider value={isLinked}><CursorContext.Provider value={isOn ? cursor : null}>{children}</CursorContext.Provider></LinkedContext.Provider>;
+}
+
+/** Room beside the plots of charts that lie under one another, in px. */
+const LINKED = { left: 62, right: 104 } as const;
+
+/** The axis that a chart is drawn with: its own, or that of all that lie under one another. */
+export function useAxis(own: Axis): Axis & { readonly isLinked: boolean } {
+  const isLinked = useContext(LinkedContext);
+  return isLinked ? { ...own, margins: LINKED, isBand: true, isLinked } : { ...own, isLinked };
+}
+
+interface PlotProps {
+  readonly label: string;
+  readonly axis: Axis;
+  readonly height: number | string;
+  /** Room above and below the plot, in px. */
+  readonly above: number;
+  readonly below: number;
+  readonly stretch?: AxisStretch | null | undefined;
+  /** Called with two places that the pointer was dragged between. */
+  readonly onStretch?: ((stretch: AxisStretch) => void) | undefined;
+  readonly children: ReactNode;
+}
+
+/** How far the pointer goes before it drags, in px: less is a click on a point. */
+const DRAGS_FROM = 8;
+
+/**
+ * The ground of a chart along a time axis: where the pointer or the keys are, all charts that share the cursor show it;
+ * dragging from one place to another chooses the stretch between them. Both are drawn over the chart, which is left as
+ * it is: a mark that was drawn anew would lose the pointer and the keys.
+ */
+export function Plot({ label, axis, height, above, below, stretch, onStretch, children }: PlotProps) {
+  const cursor = useContext(CursorContext);
+  const [dragged, setDragged] = useState<{ start: number; from: number; to: number } | null>(null);
+  const drags = onStretch !== undefined && axis.points > 1;
+  const chosen = dragged && dragged.from !== dragged.to ? { from: Math.min(dragged.from, dragged.to), to: Math.max(dragged.from, dragged.to) } : null;
+  const marked = chosen ?? stretch ?? null;
+  const place = cursor && cursor.place !== null && cursor.place < axis.points ? cursor.place : null;
+  const placeAt = (event: PointerEvent<HTMLElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    return placeOf(event.clientX - box.left, box.width, axis);
+  };
+  const onPointerMove = (event: PointerEvent<HTMLElement>) => {
+    const at = placeAt(event);
+    if (at !== place) cursor?.onPlace(at);
+    if (dragged && Math.abs(event.clientX - dragged.start) > DRAGS_FROM && at !== dragged.to) setDragged({ ...dragged, to: at });
+  };
+  const onFocus = ({ target }: FocusEvent<HTMLElement>) => {
+    const at = target.closest("[data-place]")?.getAttribute("data-place");
+    if (at != null) cursor?.onPlace(Number(at));
+  };
+  const drag = {
+    onPointerDown: (event: PointerEvent<HTMLElement>) => event.button === 0 && setDragged({ start: event.clientX, from: placeAt(event), to: placeAt(event) }),
+    onPointerUp: () => { if (chosen) onStretch?.(chosen); setDragged(null); },
+  };
+  const over: CSSProperties = { position: "absolute", top: above, bottom: below, pointerEvents: "none" };
+  return (
+    <div role="group" aria-label={label} style={{ position: "relative", width: "100%", height, minHeight: 120, flex: 1, ...(drags ? { touchAction: "pan-y", userSelect: "none" } : {}) }} {...(drags ? drag : {})} {...(drags || cursor ? { onPointerMove, onPointerLeave: () => { cursor?.onPlace(null); setDragged(null); } } : {})} {...(cursor ? { onFocus } : {})}>
+      {children}
+      {marked && marked.to < axis.points && <div aria-hidden style={{ ...over, left: xOf(marked.from, axis), right: `calc(100% - ${xOf(marked.to, axis).replace("calc", "")})`, background: "color-mix(in srgb, var(--brass) 14%, transparent)", outline: "1.5px solid var(--brass)" }} />}
+      {place !== null && <div aria-hidden data-cursor={place} style={{ ...over, left: xOf(place, axis), borderLeft: "1px dotted var(--ink)" }} />}
+    </div>
+  );
+}
