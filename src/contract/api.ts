@@ -10,7 +10,12 @@ const asked = { sentence: z.string().optional(), definition: z.unknown().optiona
 const oneOf = { message: "send a sentence or a definition, one of them" };
 const isOne = (body: { sentence?: string; definition?: unknown }) => (body.sentence === undefined) !== (body.definition === undefined);
 
-export const AnswerRequest = z.strictObject({ ...asked, percent: Percent.optional() }).refine(isOne, oneOf);
+export const AnswerRequest = z.strictObject({
+  ...asked,
+  percent: Percent.optional(),
+  /** Of a burndown: by when it may be done, too. */
+  forecast: z.literal(true).optional(),
+}).refine(isOne, oneOf);
 export const RecordsRequest = z.strictObject({
   ...asked,
   percent: Percent.optional(),

@@ -111,7 +111,7 @@ export interface ShownDots {
 export type ShownFigure =
   | { readonly kind: "count"; readonly answer: CountAnswer; readonly percentages: Percentages; readonly figure: Figure; readonly says: readonly Said[]; readonly asOf: string; readonly dots?: ShownDots }
   | { readonly kind: "list"; readonly records: ShownRecords; readonly asOf: string }
-  | { readonly kind: "history"; readonly answer: HistoryAnswer; readonly figure: Figure | null; readonly says: readonly Said[]; readonly asOf: string; readonly pace?: ShownPace };
+  | { readonly kind: "history"; readonly answer: HistoryAnswer; readonly figure: Figure | null; readonly says: readonly Said[]; readonly asOf: string; readonly pace?: ShownPace; readonly blank?: string };
 
 /** The guide line of a burndown, in working days and by the clock. */
 export interface ShownPace {

@@ -65,6 +65,8 @@ class Import {
   /** Why items were refused, by key. */
   private readonly refusedItems = new Map<string, string>();
   private latestMove: Instant = 0;
+  /** Up to when the records had been told before: what comes of an earlier time corrects it. */
+  private toldUpTo: Instant | null = null;
 
   constructor(
     private readonly client: PoolClient,
@@ -74,6 +76,8 @@ class Import {
 
   async run(): Promise<ImportOutcome> {
     this.progress("reading rows", 0, 1);
+    const { rows: [{ told }] } = await this.client.query<{ told: string | null }>(`SELECT to_char(latest_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') AS told FROM workspace`);
+    this.toldUpTo = told === null ? null : parseInstant(told);
     const known: Known = await loadKnown(this.client, itemsNamedIn(this.raw));
     this.bundle = readBundle(this.raw, known);
     this.refused.push(...this.bundle.refused);
@@ -254,7 +258,7 @@ class Import {
   private recordOf(one: SettledItem): ItemRecord {
     const { identities } = this;
     const kept = new Map((one.stored?.moves ?? []).map((move, i) => [move, one.stored!.kept[i]]));
-    const moves: KeptMove[] = one.moves.map((move) => kept.get(move) ?? { at: move.at, field: move.field, from: identities.keptTracked(move.field, move.from), to: identities.keptTracked(move.field, move.to), by: move.by === null ? null : identities.id("person", move.by) });
+    const moves: KeptMove[] = one.moves.map((move) => kept.get(move) ?? { at: move.at, field: move.field, from: identities.keptTracked(move.field, move.from), to: identities.keptTracked(move.field, move.to), by: move.by === null ? null : identities.id("person", move.by), ...(this.toldUpTo !== null && move.at < this.toldUpTo ? { arrived: this.options.now } : {}) });
     const { row, stored } = one;
     const names = row ? this.trackedOf(row, stored) : stored!.values;
     const columns = row ? this.columnsOf(row, stored) : Object.fromEntries(Object.keys(this.columnsOf({ index: 0, values: {} }, stored)).map((column) => [column, stored!.row[column]]));

@@ -174,9 +174,49 @@ describe("the records behind a row", () => {
     }
     expect(arrived).toBeGreaterThan(10);
   });
+  test("a burndown with its likelihood: the same each time, later for more of the runs; without enough days it says so", async () => {
+    const ask = async (sentence: string) => (await answer(sentence, { forecast: true })) as unknown as { forecast: { why?: string; runs?: number; doneBy?: Record<"p50" | "p85" | "p95", string | null> } };
+    const sentence = "burndown of items where status is open from 2026-11-01 to 2026-12-31 in count";
+    const { forecast } = await ask(sentence);
+    if (forecast.doneBy) {
+      expect(forecast.runs).toBe(10_000);
+      const days = [forecast.doneBy.p50, forecast.doneBy.p85, forecast.doneBy.p95].map((day) => day ?? "9999");
+      expect(days).toEqual([...days].sort());
+    } else expect(forecast.why).toMatch(/working days|not/);
+    expect((await ask(sentence)).forecast).toEqual(forecast);
+    expect(await apiAnswer(em, clock, token, { sentence, forecast: "yes" })).toMatchObject({ status: 400 });
+  });
   test("a row that is not there is told so", async () => {
     expect(await apiRecords(em, clock, token, { sentence: "count items by priority", group: ["P9"] })).toMatchObject({ status: 400 });
     expect(await apiRecords(em, clock, token, { sentence: "count items by priority", group: ["P1", "P2"] })).toMatchObject({ status: 400 });
+  });
+});
+
+describe("the workings of history", () => {
+  const notes = async (sentence: string) => new Map(((await answer(sentence)) as unknown as { workings: { notes: { about: string; says: string }[] } }).workings.notes.map((note) => [note.about, note.says]));
+  test("say how the figures add up, and since when there is any history", async () => {
+    const flows = (await notes("arrivals and departures of items where status is open by month for last 6 months")).get("it adds up")!;
+    const [, start, arrived, departed, end] = /^(\d+) at the start \+ (\d+) arrived − (\d+) departed = (\d+) at the end/.exec(flows)!.map(Number);
+    expect(start + arrived - departed).toBe(end);
+    const bridge = (await notes("bridge of items where status is open from 2026-10-31 to 2026-11-24")).get("it adds up")!;
+    const parts = [...bridge.matchAll(/ ([+−]) (\d+) /g)].reduce((sum, [, sign, n]) => sum + (sign === "+" ? 1 : -1) * Number(n), Number(/^\d+/.exec(bridge)![0]));
+    expect(parts).toBe(Number(/= (\d+) at the second/.exec(bridge)![1]));
+    expect((await notes('burndown of sprint "Sprint 9" in points')).get("it adds up")).toMatch(/committed .* = .* remaining/);
+    expect((await notes("level of items at month ends for last 6 months")).get("history")).toMatch(/it begins on/);
+    expect((await notes("count items by status")).has("history")).toBe(false);
+  });
+  test("name the last correction: moves that arrived after the past was told", async () => {
+    const level = "level of items where priority is P4 at day ends for 2026-11-19 to 2026-11-24";
+    expect((await notes(level)).has("last correction")).toBe(false);
+    const before = (await answer(level)).rows.map((row) => row.value);
+    const { key, priority } = await withConnection(em, async (client) => (await client.query<{ key: string; priority: string }>("SELECT i.key, p.name AS priority FROM items i JOIN priorities p ON p.id = i.priority_id WHERE i.project_id IS NULL AND i.deleted_at IS NULL AND p.name <> 'P4' AND NOT EXISTS (SELECT 1 FROM moves m WHERE m.item_id = i.id AND m.field = 'priority') ORDER BY i.key LIMIT 1")).rows[0]);
+    const moves = [[key, "2026-11-20T09:00:00Z", "priority", priority, "P4", "ines"], [key, "2026-11-22T09:00:00Z", "priority", "P4", priority, "ines"]];
+    const brought = await importBundle(em, { moves: { columns: ["key", "at", "field", "from", "to", "by"], rows: moves } }, { now: parseInstant("2026-11-24T15:00:00Z")! });
+    expect(brought.refused).toEqual([]);
+    // The past is corrected, for two days and no more.
+    expect((await answer(level)).rows.map((row) => Number(row.value))).toEqual(before.map((value, i) => Number(value) + (i === 1 || i === 2 ? 1 : 0)));
+    const note = (await notes(level)).get("last correction")!;
+    expect(note).toMatch(/^on 24 Nov 2026, 1\d:00: 2 moves arrived late, the earliest of 20 Nov 2026/);
   });
 });
 

@@ -15,7 +15,7 @@ export interface LevelAnswer {
   readonly split: readonly Head[];
   readonly rows: readonly { readonly bucket: Bucket; readonly label: string; readonly about: string; readonly cell: Cell | null; readonly parts: readonly (Cell | null)[] }[];
   /** The first instant with any history. */
-  readonly since: Instant | null;
+  readonly begins: Instant | null;
   readonly asOf: Instant;
 }
 
@@ -27,6 +27,8 @@ export interface CrossingsAnswer {
   readonly isRunning: boolean;
   readonly beside: readonly Beside[];
   readonly rows: readonly { readonly bucket: Bucket; readonly label: string; readonly about: string; readonly crossing: Crossing | null; readonly since?: Since | null }[];
+  /** The first instant with any history. */
+  readonly begins: Instant | null;
   readonly asOf: Instant;
 }
 
@@ -43,6 +45,8 @@ export interface BridgeAnswer {
   readonly to: Instant;
   readonly levelFrom: string;
   readonly levelTo: string;
+  /** The first instant with any history. */
+  readonly begins: Instant | null;
   readonly parts: readonly { readonly cause: string; readonly fields: readonly string[]; readonly amount: string; readonly count: number; readonly keys: readonly string[] }[];
   readonly asOf: Instant;
 }
@@ -69,12 +73,12 @@ export function levelAnswer(parts: LevelParts): LevelAnswer {
       const level = parts.levels[i];
       return { bucket, label: bucketLabel(bucket, report.grain, view), about: `at ${endText(bucket, view)}`, cell: level && cell(level.all), parts: level ? level.parts.map(cell) : keys.map(() => null) };
     }),
-    since: parts.since,
+    begins: parts.since,
     asOf: view.now,
   };
 }
 
-export function crossingsAnswer({ report, view, buckets, crossings }: CrossingsParts): CrossingsAnswer {
+export function crossingsAnswer({ report, view, buckets, crossings, since: begins }: CrossingsParts): CrossingsAnswer {
   const head = simpleHead(report.measure ?? COUNT, report, view);
   const told = (value: string) => inUnit(value, head, view);
   const tell = (c: Crossing): Crossing => ({ ...c, levelStart: told(c.levelStart), arrived: told(c.arrived), departed: told(c.departed), revalued: told(c.revalued), levelEnd: told(c.levelEnd) });
@@ -84,13 +88,13 @@ export function crossingsAnswer({ report, view, buckets, crossings }: CrossingsP
     if (crossing) since = { arrived: new Exact(since.arrived).plus(crossing.arrived).toFixed(), departed: new Exact(since.departed).plus(crossing.departed).toFixed() };
     return { bucket, label: bucketLabel(bucket, report.grain, view), about: betweenText(bucket, view), crossing, ...(report.runningTotal ? { since: crossing && since } : {}) };
   });
-  return { kind: "crossings", which: report.which, measure: head, isRunning: report.runningTotal === true, beside: report.beside ?? [], rows, asOf: view.now };
+  return { kind: "crossings", which: report.which, measure: head, isRunning: report.runningTotal === true, beside: report.beside ?? [], rows, begins, asOf: view.now };
 }
 
-export function bridgeAnswer({ report, view, from, to, levelFrom, levelTo, parts }: BridgeParts): BridgeAnswer {
+export function bridgeAnswer({ report, view, from, to, levelFrom, levelTo, since, parts }: BridgeParts): BridgeAnswer {
   const head = simpleHead(report.measure ?? COUNT, report, view);
   const told = (value: string) => inUnit(value, head, view);
-  return { kind: "bridge", measure: head, from, to, levelFrom: told(levelFrom), levelTo: told(levelTo), parts: parts.map((part) => ({ cause: part.cause, fields: part.fields, amount: told(part.amount), count: part.count, keys: part.items.flatMap(({ key }) => key ?? []) })), asOf: view.now };
+  return { kind: "bridge", measure: head, from, to, levelFrom: told(levelFrom), levelTo: told(levelTo), begins: since, parts: parts.map((part) => ({ cause: part.cause, fields: part.fields, amount: told(part.amount), count: part.count, keys: part.items.flatMap(({ key }) => key ?? []) })), asOf: view.now };
 }
 
 export type BurndownAnswer = Pick<BurndownParts, "unit" | "name" | "sprint" | "span" | "burndown"> & { readonly kind: "burndown"; readonly asOf: Instant };

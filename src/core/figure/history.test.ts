@@ -3,7 +3,7 @@ import { PLAIN_DRESS } from "../definition";
 import { parseInstant } from "../time";
 import { sampleCalendar } from "../../../tests/support/sample";
 import { historyFigure } from "./historyFigure";
-import { historySays } from "./historySays";
+import { historySays, whyBlank } from "./historySays";
 
 const at = (text: string) => parseInstant(text)!;
 const bucket = (month: string, soFar = false) => ({ from: `2026-${month}-01`, to: `2026-${month}-28`, start: at(`2026-${month}-01T00:00:00Z`), end: at(`2026-${month}-28T00:00:00Z`), soFar, partial: false });
@@ -13,7 +13,7 @@ const head = (key: string, label: string) => ({ key, kind: "value" as const, nam
 const words = (said: readonly { text: string }[]) => said.map((one) => one.text).join("");
 
 const level: LevelAnswer = {
-  kind: "level", measure, split: [head("v1", "P1"), head("v2", "P2")], since: at("2024-01-01T00:00:00Z"), asOf: at("2026-11-24T15:30:00Z"),
+  kind: "level", measure, split: [head("v1", "P1"), head("v2", "P2")], begins: at("2024-01-01T00:00:00Z"), asOf: at("2026-11-24T15:30:00Z"),
   rows: [
     { bucket: bucket("09"), label: "Sep 2026", about: "", cell: cell("5"), parts: [cell("2"), cell("3")] },
     { bucket: bucket("10"), label: "Oct 2026", about: "", cell: cell("9"), parts: [cell("4"), cell("5")] },
@@ -39,7 +39,7 @@ describe("a level as a figure", () => {
 });
 
 const crossings: CrossingsAnswer = {
-  kind: "crossings", which: "both", isRunning: false, beside: [], measure, asOf: at("2026-11-24T15:30:00Z"),
+  kind: "crossings", which: "both", isRunning: false, beside: [], measure, begins: at("2024-01-01T00:00:00Z"), asOf: at("2026-11-24T15:30:00Z"),
   rows: [
     { bucket: bucket("09"), label: "Sep 2026", about: "", crossing: { levelStart: "2", arrived: "6", departed: "3", revalued: "0", levelEnd: "5", arrivals: 6, departures: 3 } },
     { bucket: bucket("10"), label: "Oct 2026", about: "", crossing: { levelStart: "5", arrived: "1", departed: "4", revalued: "0", levelEnd: "2", arrivals: 1, departures: 4 } },
@@ -80,9 +80,44 @@ describe("flows as a figure", () => {
 });
 
 test("a bridge is drawn from its answer and told with its two levels", () => {
-  const bridge: BridgeAnswer = { kind: "bridge", measure, from: at("2026-10-01T00:00:00Z"), to: at("2026-11-01T00:00:00Z"), levelFrom: "106", levelTo: "91", parts: [{ cause: "created", fields: [], amount: "51", count: 51, keys: [] }, { cause: "finished", fields: [], amount: "-66", count: 66, keys: [] }], asOf: 0 };
+  const bridge: BridgeAnswer = { kind: "bridge", measure, from: at("2026-10-01T00:00:00Z"), to: at("2026-11-01T00:00:00Z"), levelFrom: "106", levelTo: "91", begins: 0, parts: [{ cause: "created", fields: [], amount: "51", count: 51, keys: [] }, { cause: "finished", fields: [], amount: "-66", count: 66, keys: [] }], asOf: 0 };
   expect(historyFigure(bridge, PLAIN_DRESS)).toBeNull();
   const said = words(historySays(bridge, "faults", sampleCalendar));
   expect(said).toContain("106");
   expect(said).toContain("91");
+});
+
+describe("what is not known, or never was, is said and not drawn", () => {
+  const said = (answer: Parameters<typeof whyBlank>[0]) => whyBlank(answer, "faults", sampleCalendar);
+  const nothing = (row: (typeof level.rows)[number]) => ({ ...row, cell: null, parts: [null, null] });
+  test("a figure with something in it is drawn", () => {
+    expect(said(level)).toBeNull();
+    expect(said(crossings)).toBeNull();
+  });
+  test("a period before any history", () => {
+    expect(said({ ...level, rows: level.rows.slice(0, 2).map(nothing), begins: at("2026-11-01T00:00:00Z") })).toMatch(/before any history, which begins on 1 Nov 2026/);
+    expect(said({ ...crossings, rows: crossings.rows.slice(0, 2).map((row) => ({ ...row, crossing: null })), begins: at("2026-11-01T00:00:00Z") })).toMatch(/before any history/);
+  });
+  test("a period to come, and a workspace without items", () => {
+    expect(said({ ...level, rows: level.rows.slice(3) })).toMatch(/has not begun/);
+    expect(said({ ...level, rows: level.rows.slice(0, 2).map(nothing), begins: null })).toMatch(/There is no history yet/);
+  });
+  test("what nothing ever matched; once something did, zeros are zeros", () => {
+    const zeros = level.rows.slice(0, 3).map((row) => ({ ...row, cell: cell("0"), parts: [cell("0"), cell("0")] }));
+    expect(said({ ...level, rows: zeros })).toMatch(/No faults matched this at any time/);
+    expect(said({ ...level, rows: [...zeros.slice(0, 2), level.rows[2]] })).toBeNull();
+    const still = { levelStart: "0", arrived: "0", departed: "0", revalued: "0", levelEnd: "0", arrivals: 0, departures: 0 };
+    expect(said({ ...crossings, rows: crossings.rows.slice(0, 1).map((row) => ({ ...row, crossing: still })) })).toMatch(/No faults matched/);
+    expect(said({ ...crossings, rows: crossings.rows.slice(0, 1).map((row) => ({ ...row, crossing: { ...still, arrivals: 1, departures: 1, arrived: "1", departed: "1" } })) })).toBeNull();
+  });
+  test("a bridge between two dates before any history, or between two empty levels", () => {
+    const bridge: BridgeAnswer = { kind: "bridge", measure, from: at("2020-01-01T00:00:00Z"), to: at("2020-02-01T00:00:00Z"), levelFrom: "0", levelTo: "0", begins: at("2024-01-01T00:00:00Z"), parts: [], asOf: 0 };
+    expect(said(bridge)).toMatch(/Both dates lie before any history/);
+    expect(said({ ...bridge, begins: 0 })).toMatch(/at either date/);
+    expect(said({ ...bridge, begins: 0, levelFrom: "4", levelTo: "4" })).toBeNull();
+    // Begun between them: what is unknown of the first is said, and the bridge stands.
+    const across = { ...bridge, begins: at("2020-01-15T00:00:00Z"), levelTo: "3", parts: [{ cause: "created", fields: [], amount: "3", count: 3, keys: [] }] };
+    expect(said(across)).toBeNull();
+    expect(words(historySays(across, "faults", sampleCalendar))).toMatch(/History begins on 15 Jan 2020/);
+  });
 });

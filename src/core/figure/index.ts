@@ -3,5 +3,5 @@ export { historyFigure } from "./historyFigure";
 export { colorOf, colorsOf, fittingColor, ruleOf, shareRanks, SERIES_COLORS, type Color } from "./color";
 export { changeWords, measuredWords, valueWords } from "./words";
 export { figureSays, type Said } from "./says";
-export { historySays } from "./historySays";
+export { historySays, whyBlank } from "./historySays";
 export { pivotOf, type Pivot, type PivotCell, type PivotColumn, type PivotRow, type PivotTable } from "./pivot";

@@ -4,7 +4,7 @@ import type { BridgeReport } from "../definition";
 import { TRACKED, type TrackedField } from "../history";
 import type { Instant } from "../time";
 import type { Plan, Rows } from "./planCount";
-import { borderOf, instant, matchingSpans, stateValue } from "./spans";
+import { borderOf, instant, matchingSpans, sinceStatement, stateValue } from "./spans";
 
 /** Why items came into a level or left it; `fields` are those that changed, where that is the cause. */
 export type BridgeCause = "created" | "reopened" | "changed in" | "deleted" | "finished" | "changed out" | "revalued";
@@ -27,6 +27,8 @@ export interface BridgeParts {
   readonly to: Instant;
   readonly levelFrom: string;
   readonly levelTo: string;
+  /** The first instant with any history. */
+  readonly since: Instant | null;
   readonly parts: readonly BridgePart[];
 }
 
@@ -57,7 +59,7 @@ export function* planBridge(report: BridgeReport, view: Viewpoint, tells: keyof 
   const rest = STATE_COLUMNS.map((name) => sql`(b).${identifier(name)}`);
   const mixed = sql`(SELECT ${joined([...rest, sql`(a).status_id`, sql`(a).is_open`], ", ")} FROM sides WHERE (a).item_id = (b).item_id AND (a).status_id IS DISTINCT FROM (b).status_id)`;
   const changed = TRACKED.map((field) => sql`CASE WHEN (a).${identifier(COLUMNS[field])} IS DISTINCT FROM (b).${identifier(COLUMNS[field])} THEN '1' ELSE '0' END`);
-  const [rows] = yield [
+  const [rows, [[since]]] = yield [
     compile(sql`WITH held AS MATERIALIZED (${matching(undefined, stretch, sql`${holdsAt(from)} AS first`, sql`${holdsAt(to)} AS second`, sql`s.created_at >= ${instant(from)} AS created`)}),
  ends AS (SELECT id, bool_or(created) AS created, sum(v) FILTER (WHERE first) AS v1, sum(v) FILTER (WHERE second) AS v2 FROM held WHERE first <> second GROUP BY id),
  moved AS MATERIALIZED (SELECT * FROM ends WHERE v1 IS NULL OR v2 IS NULL OR v1 <> v2),
@@ -68,9 +70,10 @@ SELECT NULL::bigint, coalesce(sum(v) FILTER (WHERE first), 0)::text, coalesce(su
 UNION ALL
 SELECT count(*), sum(coalesce(v2, 0) - coalesce(v1, 0))::text, NULL, v1 IS NOT NULL, v2 IS NOT NULL, created, (b).item_id IS NULL, (b).reopened > (a).reopened, (a).is_open AND NOT (b).is_open, mixed.id IS NOT NULL OR (a).status_id IS NOT DISTINCT FROM (b).status_id, concat(${joined(changed, ", ")}), ${TOLD[tells]}
 FROM moved${tells === "keys" ? sql` JOIN items i ON i.id = moved.id` : EMPTY} LEFT JOIN sides ON sides.id = moved.id LEFT JOIN mixed ON mixed.id = moved.id GROUP BY 4, 5, 6, 7, 8, 9, 10, 11`),
+    sinceStatement(view),
   ];
   const [, levelFrom, levelTo] = rows.find(([count]) => count === null)!;
-  return { report, view, from, to, levelFrom: levelFrom!, levelTo: levelTo!, parts: partsOf(rows.filter(([count]) => count !== null)) };
+  return { report, view, from, to, levelFrom: levelFrom!, levelTo: levelTo!, since: since === null ? null : Number(since), parts: partsOf(rows.filter(([count]) => count !== null)) };
 }
 
 const TOLD = { keys: sql`json_agg(json_build_array(moved.id, i.key) ORDER BY i.key, moved.id)::text`, ids: sql`json_agg(json_build_array(moved.id) ORDER BY moved.id)::text`, counts: sql`'[]'` };

@@ -4,7 +4,7 @@ import { bind, compile, joined, sql, type Fragment, type Viewpoint } from "../sq
 import type { CrossingsReport } from "../definition";
 import type { Bucket, Instant } from "../time";
 import type { Plan, Rows } from "./planCount";
-import { changesOfField, changesOfReport, historyBuckets, instant, instants, isEnteredByChange, matchingSpans, stateValue } from "./spans";
+import { changesOfField, changesOfReport, historyBuckets, instant, instants, isEnteredByChange, matchingSpans, sinceStatement, stateValue } from "./spans";
 
 /** What one bucket of a flow holds: level(end) = level(start) + arrived - departed, of sums + revalued. */
 export interface Crossing {
@@ -22,8 +22,10 @@ export interface CrossingsParts {
   readonly report: CrossingsReport;
   readonly view: Viewpoint;
   readonly buckets: readonly Bucket[];
-  /** null for buckets that have not begun. */
+  /** null for buckets that have not begun, or that end before any history. */
   readonly crossings: readonly (Crossing | null)[];
+  /** The first instant with any history. */
+  readonly since: Instant | null;
 }
 
 /**
@@ -45,8 +47,10 @@ export function staysSql(report: CrossingsReport, view: Viewpoint, from: Instant
 /** Arrivals and departures in each bucket, with the levels at its ends. */
 export function* planCrossings(report: CrossingsReport, view: Viewpoint): Plan<CrossingsParts> {
   const axis = historyBuckets(report.period, report.grain, view);
-  const none = { report, view, buckets: axis.buckets };
-  if (axis.begun === 0) return { ...none, crossings: axis.buckets.map(() => null) };
+  const [[[began]]] = yield [sinceStatement(view)];
+  const since = began === null ? null : Number(began);
+  const none = { report, view, buckets: axis.buckets, since };
+  if (axis.begun === 0 || since === null || since >= axis.borders[axis.begun - 1]) return { ...none, crossings: axis.buckets.map(() => null) };
   const first = axis.buckets[0].start;
   const last = axis.borders[axis.begun - 1];
   const starts = instants(axis.buckets.slice(0, axis.begun).map((bucket) => bucket.start));
@@ -61,7 +65,7 @@ UNION ALL SELECT 'out', went, sum(n), sum(v)::text FROM g WHERE went IS NOT NULL
 UNION ALL SELECT 're', changed, sum(n), sum(change)::text FROM g WHERE changed IS NOT NULL GROUP BY 2
 UNION ALL SELECT 'level', 0, sum(n), sum(v)::text FROM g WHERE opening`),
   ];
-  return { ...none, crossings: crossingsFrom(rows, axis.begun, axis.buckets.length, isSum) };
+  return { ...none, crossings: crossingsFrom(rows, axis.begun, axis.buckets.length, isSum).map((crossing, i) => (i < axis.begun && axis.borders[i] > since ? crossing : null)) };
 }
 
 function crossingsFrom(rows: Rows, begun: number, all: number, isSum: boolean): (Crossing | null)[] {

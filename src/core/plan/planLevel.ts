@@ -8,9 +8,9 @@ import { isHidden, tierKey, tierOf, tierValue, NONE, REST, type Key, type Tier }
 import { naturalOrder, rankValues } from "./order";
 import type { Plan, Rows } from "./planCount";
 import { isOfList, type MeasuredValue } from "./term";
-import { agedFrom, changesOfField, changesOfReport, changesOfTier, historyBuckets, instant, instants, matchingSpans, stateValue, type HistoryBuckets } from "./spans";
+import { agedFrom, changesOfField, changesOfReport, changesOfTier, historyBuckets, instant, instants, matchingSpans, sinceStatement, stateValue, type HistoryBuckets } from "./spans";
 
-/** What there was at the end of each bucket, in all and by the groups of the split. null for buckets that have not begun. */
+/** What there was at the end of each bucket, in all and by the groups of the split. null for buckets that have not begun, or that end before any history. */
 export interface LevelParts {
   readonly report: LevelReport;
   readonly view: Viewpoint;
@@ -35,9 +35,10 @@ export function* planLevel(report: LevelReport, view: Viewpoint): Plan<LevelPart
   const measure = report.measure ?? COUNT;
   const axis = historyBuckets(report.period, report.grain, view);
   const tier = report.split ? tierOf(report.split, view, "items") : null;
-  const [[[first]]] = yield [compile(sql`SELECT (extract(epoch FROM min(valid_from)) * 1000000)::bigint FROM state_spans`)];
-  const base = { report, view, measure, buckets: axis.buckets, tier, since: first === null ? null : Number(first) };
-  if (axis.begun === 0) return { ...base, keys: [], levels: axis.buckets.map(() => null) };
+  const [[[first]]] = yield [sinceStatement(view)];
+  const since = first === null ? null : Number(first);
+  const base = { report, view, measure, buckets: axis.buckets, tier, since };
+  if (axis.begun === 0 || since === null || since >= axis.borders[axis.begun - 1]) return { ...base, keys: [], levels: axis.buckets.map(() => null) };
   let tops: readonly Key[] | undefined;
   if (tier?.group.top) {
     const ranked = yield* measureLevel(report, view, measure, axis, tier, undefined);
@@ -47,7 +48,7 @@ export function* planLevel(report: LevelReport, view: Viewpoint): Plan<LevelPart
   const { all, byKey } = yield* measureLevel(report, view, measure, axis, tier, tops);
   const order = tops ? topOrder(tops) : tier ? naturalOrder(tier, view) : () => 0;
   const sorted = [...byKey].sort(([a], [b]) => order(a, b));
-  return { ...base, keys: sorted.map(([key]) => key), levels: axis.buckets.map((_, i) => (i < axis.begun ? { all: all[i], parts: sorted.map(([, values]) => values[i]) } : null)) };
+  return { ...base, keys: sorted.map(([key]) => key), levels: axis.buckets.map((_, i) => (i < axis.begun && axis.borders[i] > since ? { all: all[i], parts: sorted.map(([, values]) => values[i]) } : null)) };
 }
 
 const topOrder = (tops: readonly Key[]) => (a: Key, b: Key): number => placeIn(tops, a) - placeIn(tops, b);

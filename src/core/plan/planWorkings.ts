@@ -5,6 +5,7 @@ import { conditionText, groupText, measureText, valueText } from "../sentence";
 import { clockText, dayText, localDay, periodDatesText, resolvePeriod } from "../time";
 import type { Plan } from "./planCount";
 import { reportTests, subjectTests } from "./count";
+import { historyNotes } from "./historyNotes";
 import { isHistory } from "./openedItems";
 
 /** A condition of the account: what it says, what it meant, who set it, and how many records are left after it. */
@@ -40,7 +41,8 @@ export function* planWorkings(report: Report, view: Viewpoint, who: string): Pla
     return compile(sql`SELECT count(*) FROM ${relation.from()} WHERE ${joined([...tests, relation.guard()], " AND ")}`);
   });
   const counted = yield statements;
-  return { lines: steps.map(({ says, meant, from }, i) => ({ says, meant, from, left: Number(counted[i][0][0]) })), notes: notesOf(report, view, who) };
+  const past = isHistory(report) ? yield* historyNotes(report, view) : [];
+  return { lines: steps.map(({ says, meant, from }, i) => ({ says, meant, from, left: Number(counted[i][0][0]) })), notes: [...past, ...notesOf(report, view, who)] };
 }
 
 const viewerBound = (condition: Condition): boolean => valuesOf(condition).some((value) => value.kind === "viewer");
@@ -104,6 +106,6 @@ function notesOf(report: Report, view: Viewpoint, who: string): Workings["notes"
   const unknown = report.stood || isHistory(report) ? unknownThen(report, catalog) : [];
   if (unknown.length) notes.push({ about: "not known then", says: `${unknown.join(", ")}: only as ${unknown.length === 1 ? "it is" : "they are"} now, for the past of ${unknown.length === 1 ? "it" : "them"} is not kept` });
   notes.push({ about: "for", says: view.projects === null ? `${who}: nothing is hidden` : `${who}: items of your projects and of none` });
-  notes.push({ about: "left out", says: "what is deleted" });
+  notes.push(isHistory(report) ? { about: "deleted", says: "counted as long as it was there" } : { about: "left out", says: "what is deleted" });
   return notes;
 }

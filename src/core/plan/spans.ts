@@ -1,4 +1,4 @@
-import { bind, Relation, sql, type Fragment, type Viewpoint } from "../sql";
+import { bind, compile, Relation, sql, type Fragment, type Statement, type Viewpoint } from "../sql";
 import { conditionSql, isOpenness, leavesOf, savedCondition, type Condition, type Value } from "../filter";
 import { CHANGES, isTracked } from "../history";
 import { bucketsOf, endOfDay, instantText, parseDay, parseInstant, resolvePeriod, type Bucket, type BucketGrain, type Instant, type Period } from "../time";
@@ -125,3 +125,9 @@ export function agedFrom(measure: SimpleMeasure | undefined, relation: Relation)
 
 /** The value that a level measures in a state. */
 export const stateValue = (measure: SimpleMeasure, relation: Relation): Fragment => measuredValue(measure, relation);
+
+/** The first instant of any history that the viewer may see. */
+export function sinceStatement(view: Viewpoint): Statement {
+  const relation = new Relation("items", view, "spans");
+  return compile(sql`SELECT (extract(epoch FROM min(s.valid_from)) * 1000000)::bigint FROM ${relation.from()} WHERE ${relation.guard()}`);
+}

@@ -20,7 +20,7 @@ export const Item = defineEntity({
     stateFrom: p.datetime().nullable(),
   },
 });
-export const Move = defineEntity({ name: "Move", tableName: "moves", properties: { id: p.bigint("number").primary(), itemId: p.integer(), at: p.datetime(), place: p.integer(), field: p.text(), fromValue: p.text().nullable(), toValue: p.text().nullable(), byId: p.integer().nullable() } });
+export const Move = defineEntity({ name: "Move", tableName: "moves", properties: { id: p.bigint("number").primary(), itemId: p.integer(), at: p.datetime(), place: p.integer(), field: p.text(), fromValue: p.text().nullable(), toValue: p.text().nullable(), byId: p.integer().nullable(), arrivedAt: p.datetime().nullable() } });
 export const StateSpan = defineEntity({
   name: "StateSpan",
   tableName: "state_spans",

@@ -8,6 +8,8 @@ import { loadCalendar } from "./calendar";
 export interface KeptMove extends Move {
   readonly id?: number;
   readonly by: number | null;
+  /** When it arrived, of a new move that tells of a past which was told before. */
+  readonly arrived?: Instant;
 }
 
 /** An item with its whole history, ready to be written. */
@@ -132,7 +134,7 @@ async function sendHistories(client: PoolClient, { records, items, moves, spans,
   if (records.length === 0) return;
   await insertItems(client, items.filter((_, i) => records[i].isNew));
   await updateItems(client, items.filter((_, i) => !records[i].isNew));
-  if (moves.length) await client.query("INSERT INTO moves (item_id, at, place, field, from_value, to_value, by_id) SELECT item_id, at, place, field, from_value, to_value, by_id FROM json_populate_recordset(NULL::moves, $1)", [JSON.stringify(moves)]);
+  if (moves.length) await client.query("INSERT INTO moves (item_id, at, place, field, from_value, to_value, by_id, arrived_at) SELECT item_id, at, place, field, from_value, to_value, by_id, arrived_at FROM json_populate_recordset(NULL::moves, $1)", [JSON.stringify(moves)]);
   const kept = records.filter((record) => !record.isNew);
   const whole = kept.filter((record) => record.since === undefined).map((record) => record.id);
   if (whole.length) await client.query("DELETE FROM state_spans WHERE item_id = ANY($1::int[])", [whole]);
@@ -167,7 +169,7 @@ function newMoves(record: ItemRecord): unknown[] {
   let place = 0;
   return record.moves.flatMap((move, index) => {
     place = index > 0 && record.moves[index - 1].at === move.at ? place + 1 : 1;
-    return move.id === undefined ? [{ item_id: record.id, at: instantText(move.at), place, field: move.field, from_value: move.from, to_value: move.to, by_id: move.by }] : [];
+    return move.id === undefined ? [{ item_id: record.id, at: instantText(move.at), place, field: move.field, from_value: move.from, to_value: move.to, by_id: move.by, arrived_at: instantOrNull(move.arrived ?? null) }] : [];
   });
 }
 

@@ -6,10 +6,11 @@ import { instantText, parseInstant } from "@/core/time";
 import { type GroupValue, type ProblemDetails, AnswerRequest, RecordsRequest } from "@/contract/api";
 import type { EntityManager } from "@/data";
 import type { Clock } from "../clock";
+import { askForecast } from "../reports/forecast";
 import { answerCount, answerDots, answerHistory, answerRecords, answerWorkings } from "../reports/answerReport";
 import { deskOf, type Desk } from "../viewer/viewpoint";
 import { viewerOfToken } from "../accounts/tokens";
-import { countBody, dotsBody, historyBody, listBody } from "./bodies";
+import { countBody, dotsBody, forecastBody, historyBody, listBody } from "./bodies";
 import { badDefinition, badRequest, badSentence, noToken, notAllowed } from "./problems";
 
 export type Reply = { readonly status: 200; readonly body: object } | { readonly status: number; readonly problem: ProblemDetails };
@@ -54,7 +55,10 @@ export async function apiAnswer(em: EntityManager, clock: Clock, token: string |
     const records = await answerRecords(em, report, { showing: report.showing.length ? report.showing : defaultShowing(report), sorts: report.sorts, offset: 0, limit: 10_000 }, desk.view);
     return { status: 200, body: { ...listBody(records, report, desk), ...shared } };
   }
-  if (isHistory(report)) return { status: 200, body: { ...historyBody(await answerHistory(em, report, desk.view), desk), ...shared } };
+  if (isHistory(report)) {
+    const forecast = report.kind === "burndown" && request.data.forecast ? { forecast: forecastBody(await askForecast(em, desk, report)) } : {};
+    return { status: 200, body: { ...historyBody(await answerHistory(em, report, desk.view), desk), ...forecast, ...shared } };
+  }
   const answer = await answerCount(em, report, desk.view);
   const dots = report.shape === "dots" ? dotsBody(await answerDots(em, report, desk.view)) : {};
   return { status: 200, body: { ...countBody(answer, report, request.data.percent), ...dots, ...shared } };

@@ -6,6 +6,7 @@ import { paceOf } from "@/core/history";
 import type { DecidingStep, RecordRow, RecordsAnswer } from "@/core/plan";
 import { instantText, type Bucket } from "@/core/time";
 import type { GroupValue } from "@/contract/api";
+import type { ShownForecast } from "@/contract/room";
 import type { Desk } from "../viewer/viewpoint";
 
 const nameOf = (head: Head): GroupValue => (head.kind === "rest" ? { rest: true } : head.name);
@@ -60,12 +61,12 @@ export function historyBody(answer: HistoryAnswer, desk: Desk): object {
 /** Of a bucket that has not begun. */
 const NOTHING = { value: null, records: null, empties: null };
 
-function levelBody({ measure, split, rows, since }: LevelAnswer): object {
+function levelBody({ measure, split, rows, begins }: LevelAnswer): object {
   return {
     columns: [{ role: "bucket" }, { role: "measure", name: measure.words, unit: measure.unit }],
     ...(split.length ? { names: split.map(nameOf) } : {}),
     rows: rows.map(({ bucket, cell, parts }) => ({ bucket: toldBucket(bucket), ...(cell ? cellBody(cell) : NOTHING), ...(split.length ? { parts: parts.map((part) => (part ? cellBody(part) : NOTHING)) } : {}) })),
-    since: since === null ? null : instantText(since),
+    since: begins === null ? null : instantText(begins),
   };
 }
 
@@ -101,6 +102,13 @@ function bucketBody(row: AnswerRow): object {
 }
 
 const toldBucket = ({ from, to, start, end, soFar, partial }: Bucket) => ({ from, to, start: instantText(start), end: instantText(end), soFar, partial });
+
+/** By when so many of the simulated runs are done, as local days; null for not within two years. What it lacks is said. */
+export function forecastBody({ why, forecast, days }: ShownForecast): object {
+  if (!forecast) return { why };
+  const by = (n: number | null) => (n === null ? null : (days[n] ?? null));
+  return { runs: forecast.runs, restsOnWorkingDays: forecast.rests, doneBy: { p50: by(forecast.days.p50), p85: by(forecast.days.p85), p95: by(forecast.days.p95) } };
+}
 
 /** Records one by one, of a report as dots. */
 export const dotsBody = ({ of, dots }: DotsAnswer): object => ({ dots: dots.map(({ key, at, value }) => ({ key, at: instantText(at), value: numberOf(value) })), dotsOf: of });

@@ -1,7 +1,7 @@
 import { Exact } from "@/core/base";
 import type { BurndownReport } from "@/core/definition";
 import { forecastOf, LEAST_DAYS, MOST_DAYS, type WorkDay } from "@/core/history";
-import { planBurndown, planCrossings, planLevel } from "@/core/plan";
+import { planBurndown, planCrossings } from "@/core/plan";
 import { addDays, isWorkingDay, localDay, workingDayFrom } from "@/core/time";
 import type { ShownForecast } from "@/contract/room";
 import { type EntityManager, runPlan } from "@/data";
@@ -24,7 +24,8 @@ export async function askForecast(em: EntityManager, desk: Desk, report: Burndow
   const of = team === undefined ? (report.where ? [report.where] : []) : [{ kind: "test" as const, field: ["team"], operator: "is" as const, values: [{ kind: "thing" as const, thing: "team" as const, id: team }] }];
   const open = { kind: "test" as const, field: ["stage"], operator: "is" as const, values: [{ kind: "stage" as const, stage: "open" as const }] };
   const flows = await runPlan(em, planCrossings({ kind: "crossings", which: "both", subject: report.subject, ...measure, grain: "day", period: { kind: "span", from, to: addDays(today, -1) }, where: { kind: "all", of: [...of.flatMap((one) => (one.kind === "all" ? one.of : [one])), open] } }, view));
-  const since = await firstDay(em, desk);
+  // Before the first state that is known nothing came or went that we know of.
+  const since = flows.since === null ? null : localDay(flows.since, view.calendar.zone);
   const days = flows.buckets.flatMap((bucket, i): WorkDay[] => {
     const crossing = flows.crossings[i];
     if (!crossing || !isWorkingDay(bucket.from, view.calendar) || (since !== null && bucket.from < since)) return [];
@@ -36,10 +37,4 @@ export async function askForecast(em: EntityManager, desk: Desk, report: Burndow
   const ahead: string[] = [today];
   for (let day = addDays(today, 1); ahead.length <= last && ahead.length < 600; day = addDays(day, 1)) if (isWorkingDay(day, view.calendar)) ahead.push(day);
   return { why: null, forecast, days: ahead };
-}
-
-/** The day of the first state that is known: before it nothing came or went that we know of. */
-async function firstDay(em: EntityManager, desk: Desk): Promise<string | null> {
-  const { since } = await runPlan(em, planLevel({ kind: "level", subject: { id: "items" }, grain: "day", period: { kind: "day", which: "today" } }, desk.view));
-  return since === null ? null : localDay(since, desk.view.calendar.zone);
 }

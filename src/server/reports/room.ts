@@ -2,7 +2,7 @@ import { percentagesOf, type CountAnswer, type DotsAnswer, type HistoryAnswer } 
 import { isDate, lastOf, pathWords, typeOf, type Field } from "@/core/catalog";
 import { asDrawn, MOST_DRAWN, unknownThen, type CountReport, type Dress, type Report } from "@/core/definition";
 import { allOfParts, topParts, type Value } from "@/core/filter";
-import { figureOf, figureSays, historyFigure, historySays, isTooLong, valueWords, type Figure, type Said } from "@/core/figure";
+import { figureOf, figureSays, historyFigure, historySays, isTooLong, valueWords, whyBlank, type Figure, type Said } from "@/core/figure";
 import { paceOf } from "@/core/history";
 import { defaultShowing, isHistory, planEmptied, type DecidingStep, type HistoryReport, type Opened, type RecordRow } from "@/core/plan";
 import type { Viewpoint } from "@/core/sql";
@@ -57,7 +57,8 @@ async function drawnFigure(em: EntityManager, desk: Desk, report: CountReport, a
 export function historyShown(answer: HistoryAnswer, report: HistoryReport, dress: Dress, view: Viewpoint): ShownFigure & { readonly kind: "history" } {
   const words = view.catalog.subjectWords(report.subject);
   const pace = answer.kind === "burndown" && answer.burndown ? { pace: paceShown(answer, view) } : {};
-  return { kind: "history", answer, figure: historyFigure(answer, dress), says: [...historySays(answer, words, view.calendar), ...notKnownThen(report, view)], asOf: asOfWords(report, view), ...pace };
+  const blank = whyBlank(answer, words, view.calendar);
+  return { kind: "history", answer, figure: historyFigure(answer, dress), says: [...historySays(answer, words, view.calendar), ...notKnownThen(report, view)], asOf: asOfWords(report, view), ...pace, ...(blank ? { blank } : {}) };
 }
 
 /** The guide lines of a burndown, and the local days under it with those that are not worked named. */

@@ -5,7 +5,7 @@ import type { Figure, FigureRow, Mark } from "@/core/figure";
 import { type Drawn, fillOf, groupAxis, hasSlider, inkOn, LABEL_PX, markId, opens, SLIDER, ticksOver, tipOf } from "./drawing";
 import { Legend } from "./Legend";
 import type { AxisStretch } from "./axis";
-import { Plot, useAxis } from "./Plot";
+import { Plot, useAxis, type DayFlag } from "./Plot";
 
 type Layout = "bars" | "columns";
 
@@ -22,13 +22,14 @@ interface BarsProps {
   readonly stacked: boolean;
   readonly full?: boolean;
   readonly drawn: Drawn;
+  readonly flags?: readonly DayFlag[];
   readonly stretch?: AxisStretch | null;
   /** Called with two columns that the pointer was dragged between. */
   readonly onStretch?: (stretch: AxisStretch) => void;
 }
 
 /** Bars and columns: one drawing, lying or standing, side by side, on one another, or each to a whole of 100 %. */
-export function Bars({ figure, layout, stacked, full, drawn, stretch, onStretch }: BarsProps) {
+export function Bars({ figure, layout, stacked, full, drawn, flags = [], stretch, onStretch }: BarsProps) {
   const lying = layout === "bars";
   const { dress } = drawn;
   const series = figure.series.length ? figure.series : [null];
@@ -51,7 +52,7 @@ export function Bars({ figure, layout, stacked, full, drawn, stretch, onStretch 
   return (
     <>
       {figure.series.length > 0 && dress.legend === "above" && !dress.legendTable && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
-      <Ground {...{ label: drawn.label, axis, stretch, onStretch }} height={drawn.small ? "100%" : 320} above={24} below={26 + under.room} lies={lying ? (size ?? 0) : null} isTime={figure.isTime}>
+      <Ground {...{ label: drawn.label, axis, flags: drawn.small ? [] : flags, stretch, onStretch }} height={drawn.small ? "100%" : 320} above={24} below={26 + under.room} lies={lying ? (size ?? 0) : null} isTime={figure.isTime}>
         <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
           <BarChart data={rows} layout={lying ? "vertical" : "horizontal"} margin={{ top: lying ? 4 : 24, right: lying ? 56 : axis.margins.right, bottom: 0, left: 0 }} barCategoryGap="18%" barGap={2} accessibilityLayer={false}>
             <CartesianGrid stroke="var(--grid)" horizontal={!lying} vertical={lying} />

@@ -12,7 +12,8 @@ import type { Drawn } from "./drawing";
 import { Gauge } from "./Gauge";
 import { HeatMap } from "./HeatMap";
 import { LegendTable } from "./LegendTable";
-import { Lines, type DayFlag } from "./Lines";
+import { Lines } from "./Lines";
+import type { DayFlag } from "./Plot";
 import type { AxisStretch } from "./axis";
 import { MonthCalendar } from "./MonthCalendar";
 import { NumberFigure } from "./NumberFigure";
@@ -42,23 +43,23 @@ export interface ChartProps {
   readonly forecast?: { readonly forecast: Forecast; readonly days: readonly string[] } | null;
 }
 
-const stretchOf = ({ stretch, onStretch }: Pick<ChartProps, "stretch" | "onStretch">) => ({ ...(stretch ? { stretch } : {}), ...(onStretch ? { onStretch } : {}) });
-const linesOf = ({ flags, ...given }: Pick<ChartProps, "flags" | "stretch" | "onStretch">) => ({ ...(flags ? { flags } : {}), ...stretchOf(given) });
+/** What is laid over a chart along time. */
+const overOf = ({ flags, stretch, onStretch }: Pick<ChartProps, "flags" | "stretch" | "onStretch">) => ({ ...(flags ? { flags } : {}), ...(stretch ? { stretch } : {}), ...(onStretch ? { onStretch } : {}) });
 
 type Drawing = ComponentType<ChartProps & { figure: Figure }>;
 
 /** The drawing of each shape; a list is drawn by the table of records. */
 const drawings = {
   bars: ({ figure, drawn }) => <Bars figure={figure} layout="bars" stacked={false} drawn={drawn} />,
-  columns: ({ figure, drawn, ...given }) => <Bars figure={figure} layout="columns" stacked={false} drawn={drawn} {...stretchOf(given)} />,
+  columns: ({ figure, drawn, ...given }) => <Bars figure={figure} layout="columns" stacked={false} drawn={drawn} {...overOf(given)} />,
   stackedBars: ({ figure, drawn }) => <Bars figure={figure} layout="bars" stacked drawn={drawn} />,
-  stackedColumns: ({ figure, drawn }) => <Bars figure={figure} layout="columns" stacked drawn={drawn} />,
+  stackedColumns: ({ figure, drawn, ...given }) => <Bars figure={figure} layout="columns" stacked drawn={drawn} {...overOf(given)} />,
   fullBars: ({ figure, drawn }) => <Bars figure={figure} layout="bars" stacked full drawn={drawn} />,
-  fullColumns: ({ figure, drawn }) => <Bars figure={figure} layout="columns" stacked full drawn={drawn} />,
-  line: ({ figure, drawn, ...given }) => <Lines figure={figure} drawn={drawn} {...linesOf(given)} />,
-  area: ({ figure, drawn, ...given }) => <Lines figure={figure} drawn={drawn} as="area" {...linesOf(given)} />,
-  fullArea: ({ figure, drawn, ...given }) => <Lines figure={figure} drawn={drawn} as="full" {...linesOf(given)} />,
-  columnsWithLine: ({ figure, drawn, ...given }) => <ColumnsWithLine figure={figure} drawn={drawn} {...stretchOf(given)} />,
+  fullColumns: ({ figure, drawn, ...given }) => <Bars figure={figure} layout="columns" stacked full drawn={drawn} {...overOf(given)} />,
+  line: ({ figure, drawn, ...given }) => <Lines figure={figure} drawn={drawn} {...overOf(given)} />,
+  area: ({ figure, drawn, ...given }) => <Lines figure={figure} drawn={drawn} as="area" {...overOf(given)} />,
+  fullArea: ({ figure, drawn, ...given }) => <Lines figure={figure} drawn={drawn} as="full" {...overOf(given)} />,
+  columnsWithLine: ({ figure, drawn, ...given }) => <ColumnsWithLine figure={figure} drawn={drawn} {...overOf(given)} />,
   donut: ({ figure, drawn, measure }) => <Slices figure={figure} hole drawn={drawn} measure={measure} />,
   pie: ({ figure, drawn, measure }) => <Slices figure={figure} hole={false} drawn={drawn} measure={measure} />,
   pies: ({ figure, drawn }) => <Pies figure={figure} drawn={drawn} />,

@@ -5,7 +5,7 @@ import type { Figure, FigureRow, Mark, SideLine } from "@/core/figure";
 import { type Drawn, fill, fillOf, groupAxis, LINE_PX, markId, opens, ticksOver, tipOf } from "./drawing";
 import { Legend } from "./Legend";
 import type { AxisStretch } from "./axis";
-import { Plot, useAxis } from "./Plot";
+import { Plot, useAxis, type DayFlag } from "./Plot";
 
 interface Box {
   readonly x?: number;
@@ -32,7 +32,7 @@ function partsOf(figure: Figure) {
 }
 
 /** Columns, and lines over them: on their axis, or on one of their own at the right. */
-export function ColumnsWithLine({ figure, drawn, stretch, onStretch }: { figure: Figure; drawn: Drawn; stretch?: AxisStretch | null; onStretch?: (stretch: AxisStretch) => void }) {
+export function ColumnsWithLine({ figure, drawn, flags = [], stretch, onStretch }: { figure: Figure; drawn: Drawn; flags?: readonly DayFlag[]; stretch?: AxisStretch | null; onStretch?: (stretch: AxisStretch) => void }) {
   const { columns, lines } = useMemo(() => partsOf(figure), [figure]);
   const hasOwnAxis = lines.some(({ line }) => line.hasOwnAxis);
   const values = (picks: readonly ((row: FigureRow) => Mark | undefined)[]) => figure.rows.flatMap((row) => picks.map((of) => of(row)?.value ?? 0));
@@ -49,7 +49,7 @@ export function ColumnsWithLine({ figure, drawn, stretch, onStretch }: { figure:
   return (
     <>
       {drawn.dress.legend !== "none" && <Legend series={figure.lines ? [...figure.series, ...figure.lines] : figure.series} most={drawn.small ? 4 : 12} />}
-      <Plot label={drawn.label} axis={axis} height={drawn.small ? "100%" : 330} above={20} below={26 + under.room} stretch={stretch} onStretch={onStretch}>
+      <Plot label={drawn.label} axis={axis} height={drawn.small ? "100%" : 330} above={20} below={26 + under.room} flags={drawn.small || !figure.isTime ? [] : flags} stretch={stretch} onStretch={onStretch}>
         <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
           <ComposedChart data={rows} margin={{ top: 20, right: axis.margins.right - own, bottom: 0, left: 0 }} barCategoryGap="18%" barGap={2} accessibilityLayer={false}>
             <CartesianGrid yAxisId="a" stroke="var(--grid)" vertical={false} />

@@ -5,12 +5,7 @@ import type { Figure, FigureRow, Mark } from "@/core/figure";
 import { Legend } from "./Legend";
 import { DASHES, type Drawn, fill, groupAxis, hasSlider, LINE_PX, markId, opens, SLIDER, ticksTo, tipOf } from "./drawing";
 import { AXIS_PADDING, type AxisStretch } from "./axis";
-import { Plot, useAxis } from "./Plot";
-
-export interface DayFlag {
-  readonly label: string;
-  readonly words: string;
-}
+import { Plot, useAxis, type DayFlag } from "./Plot";
 
 /** About how wide a plot is, in px. */
 const USUAL_WIDTH = 620;
@@ -61,13 +56,12 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
   return (
     <>
     {(!hasRoom || dress.legend === "above") && figure.series.length > 0 && dress.legend !== "none" && !drawn.small && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
-    <Plot label={drawn.label} axis={axis} height={drawn.small ? "100%" : 340} above={20} below={26 + under.room} stretch={stretch} onStretch={onStretch}>
+    <Plot label={drawn.label} axis={axis} height={drawn.small ? "100%" : 340} above={20} below={26 + under.room} flags={drawn.small ? [] : flags} stretch={stretch} onStretch={onStretch}>
       <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
         <ComposedChart data={rows} margin={{ top: 20, right: axis.margins.right, bottom: 0, left: 0 }} accessibilityLayer={false}>
           <CartesianGrid stroke="var(--grid)" vertical={false} />
           <XAxis dataKey="label" axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }} tickLine={false} interval="equidistantPreserveStart" tick={{ fontSize: 12 }} height={26 + under.room} {...(under.label ? { label: under.label } : {})} {...(axis.isLinked ? { scale: "band" as const } : { padding: AXIS_PADDING })} />
           <YAxis type="number" domain={[least, ticks[ticks.length - 1]]} ticks={least < 0 ? undefined : ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} width={axis.margins.left} {...(as === "full" ? { tickFormatter: (n: number) => `${n} %` } : {})} {...(dress.axisTitle ? { label: { value: dress.axisTitle, angle: -90, position: "insideLeft", fontSize: 12 } } : {})} />
-          {!drawn.small && flags.map((flag) => <ReferenceLine key={flag.label + flag.words} x={flag.label} stroke="var(--ink)" strokeDasharray="2 3" label={{ value: `⚑ ${flag.words}`, position: "insideTopLeft", fill: "var(--ink-2)", fontSize: 12 }} />)}
           {running && <ReferenceLine x={running.label} stroke="var(--brass)" strokeWidth={2.4} label={{ value: "so far", position: "top", fill: "var(--brass-ink)", fontSize: 12, fontWeight: 600 }} />}
           {[...series.keys()].map((i) => {
             const one = series[i];

@@ -30,6 +30,12 @@ export function useAxis(own: Axis): Axis & { readonly isLinked: boolean } {
   return isLinked ? { ...own, margins: LINKED, isBand: true, isLinked } : { ...own, isLinked };
 }
 
+/** Words at a place of the axis: a note of a day in it, or where history begins. */
+export interface DayFlag {
+  readonly place: number;
+  readonly words: string;
+}
+
 interface PlotProps {
   readonly label: string;
   readonly axis: Axis;
@@ -37,6 +43,7 @@ interface PlotProps {
   /** Room above and below the plot, in px. */
   readonly above: number;
   readonly below: number;
+  readonly flags?: readonly DayFlag[];
   readonly stretch?: AxisStretch | null | undefined;
   /** Called with two places that the pointer was dragged between. */
   readonly onStretch?: ((stretch: AxisStretch) => void) | undefined;
@@ -51,7 +58,7 @@ const DRAGS_FROM = 8;
  * dragging from one place to another chooses the stretch between them. Both are drawn over the chart, which is left as
  * it is: a mark that was drawn anew would lose the pointer and the keys.
  */
-export function Plot({ label, axis, height, above, below, stretch, onStretch, children }: PlotProps) {
+export function Plot({ label, axis, height, above, below, flags = [], stretch, onStretch, children }: PlotProps) {
   const cursor = useContext(CursorContext);
   const [dragged, setDragged] = useState<{ start: number; from: number; to: number } | null>(null);
   const drags = onStretch !== undefined && axis.points > 1;
@@ -79,6 +86,7 @@ export function Plot({ label, axis, height, above, below, stretch, onStretch, ch
   return (
     <div role="group" aria-label={label} style={{ position: "relative", width: "100%", height, minHeight: 120, flex: 1, ...(drags ? { touchAction: "pan-y", userSelect: "none" } : {}) }} {...(drags ? drag : {})} {...(drags || cursor ? { onPointerMove, onPointerLeave: () => { cursor?.onPlace(null); setDragged(null); } } : {})} {...(cursor ? { onFocus } : {})}>
       {children}
+      {flags.filter(({ place: at }) => at >= 0 && at < axis.points).map((flag, i) => <div key={i} style={{ ...over, left: xOf(flag.place, axis), borderLeft: "1px dashed var(--ink)", paddingLeft: 4, font: "400 12px/16px var(--sans)", color: "var(--ink-2)", whiteSpace: "nowrap", ...(flag.place > axis.points * 0.7 ? { transform: "translateX(-100%)", borderLeft: 0, borderRight: "1px dashed var(--ink)", padding: "0 4px 0 0" } : {}) }}>⚑ {flag.words}</div>)}
       {marked && marked.to < axis.points && <div aria-hidden style={{ ...over, left: xOf(marked.from, axis), right: `calc(100% - ${xOf(marked.to, axis).replace("calc", "")})`, background: "color-mix(in srgb, var(--brass) 14%, transparent)", outline: "1.5px solid var(--brass)" }} />}
       {place !== null && <div aria-hidden data-cursor={place} style={{ ...over, left: xOf(place, axis), borderLeft: "1px dotted var(--ink)" }} />}
     </div>

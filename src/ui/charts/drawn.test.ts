@@ -1,8 +1,8 @@
 import { createElement, type ComponentType } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
-import type { BridgeAnswer, BurndownAnswer, CountAnswer, Head } from "@/core/answer";
+import type { BridgeAnswer, BurndownAnswer, CountAnswer, CrossingsAnswer, Head } from "@/core/answer";
 import { PLAIN_DRESS, type Dress } from "@/core/definition";
-import { figureOf } from "@/core/figure";
+import { figureOf, historyFigure } from "@/core/figure";
 import type { Forecast } from "@/core/history";
 import type { ShapeId } from "@/core/shapes";
 import { parseInstant } from "@/core/time";
@@ -119,7 +119,7 @@ describe("the drawings of a sprint", () => {
 });
 
 test("a waterfall leads from one level to the other, and each of its parts opens", () => {
-  const bridge: BridgeAnswer = { kind: "bridge", measure: answer.measures[0], from: 0, to: 1, levelFrom: "10", levelTo: "13", asOf: 1, parts: [{ cause: "created", fields: [], amount: "5", count: 5, keys: [] }, { cause: "changed out", fields: ["priority"], amount: "-2", count: 2, keys: [] }] };
+  const bridge: BridgeAnswer = { kind: "bridge", measure: answer.measures[0], from: 0, to: 1, levelFrom: "10", levelTo: "13", begins: 0, asOf: 1, parts: [{ cause: "created", fields: [], amount: "5", count: 5, keys: [] }, { cause: "changed out", fields: ["priority"], amount: "-2", count: 2, keys: [] }] };
   const html = markup(Waterfall, { answer: bridge, drawn: drawnOf(), labels: ["1 Oct", "1 Nov"] });
   expect(opening(html).length).toBeGreaterThanOrEqual(2);
   for (const word of ["1 Oct", "1 Nov", "10", "13", "created", "priority"]) expect(text(html)).toContain(word);
@@ -130,4 +130,16 @@ test("a whole ring is drawn in two halves, for an arc cannot end where it begins
   const whole = ring(place, 10, 20, 0, 2 * Math.PI);
   expect((whole.match(/A/g) ?? []).length).toBeGreaterThanOrEqual((ring(place, 10, 20, 0, 1).match(/A/g) ?? []).length);
   expect(whole).not.toContain("NaN");
+});
+
+test("flows with their level as a table: both flows, the net and the level, each of which opens", () => {
+  const bucket = (month: string) => ({ from: `2026-${month}-01`, to: `2026-${month}-28`, start: 0, end: 1, soFar: false, partial: false });
+  const crossing = (levelStart: number, arrived: number, departed: number) => ({ levelStart: String(levelStart), arrived: String(arrived), departed: String(departed), revalued: "0", levelEnd: String(levelStart + arrived - departed), arrivals: arrived, departures: departed });
+  const flows: CrossingsAnswer = {
+    kind: "crossings", which: "both", isRunning: false, beside: ["net", "level"], measure: { words: "count", unit: null, additive: true, isDate: false }, begins: 0, asOf: 0,
+    rows: [{ bucket: bucket("09"), label: "Sep 2026", about: "", crossing: crossing(5, 4, 1) }, { bucket: bucket("10"), label: "Oct 2026", about: "", crossing: crossing(8, 1, 3) }],
+  };
+  const html = markup(FigureTable, { figure: historyFigure(flows, PLAIN_DRESS)!, drawn: drawnOf(), measure: "net" });
+  expect(opening(html)).toEqual(["Sep 2026, arrivals: 4", "Sep 2026, departures: 1", "Sep 2026: 3", "Sep 2026, level: 8", "Oct 2026, arrivals: 1", "Oct 2026, departures: 3", "Oct 2026: \u22122", "Oct 2026, level: 6", "net: 1"]);
+  expect(text(html)).toContain("level, in all");
 });

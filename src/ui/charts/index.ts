@@ -3,6 +3,5 @@ export { FigureTable } from "./FigureTable";
 export { BurnUp } from "./BurnUp";
 export { Fan } from "./Fan";
 export { markId, fill, type Drawn } from "./drawing";
-export type { DayFlag } from "./Lines";
 export type { AxisStretch } from "./axis";
-export { CursorScope, useCursor } from "./Plot";
+export { CursorScope, useCursor, type DayFlag } from "./Plot";

@@ -46,6 +46,8 @@ interface FigureBodyProps {
 
 /** A figure as its picture, its table, or both. */
 export function FigureBody({ shown, report, dress, measure, title, opened, onOpen, asTable, small, onDress, flags, pace, forecast, stretch, onStretch }: FigureBodyProps) {
+  // What is not known, or never was, is said; the room says it above, with what can be done.
+  if (shown.kind === "history" && shown.blank) return small ? <Says style={{ margin: "auto 0" }}>{shown.blank}</Says> : null;
   const drawn = { onOpen, opened: opened ? markId(opened) : null, label: title, dress, ...(small ? { small } : {}) };
   const rename = (key: string, label: string) => <Rename label={`Rename ${label}`} value={label} own="" onName={(name) => { const { [key]: _was, ...rest } = dress.names; onDress?.({ ...dress, names: name ? { ...rest, [key]: name } : rest }); }} />;
   const table = shown.figure && <FigureTable figure={shown.figure} drawn={drawn} measure={measure} {...(onDress ? { rename } : {})} />;
@@ -60,20 +62,26 @@ export function FigureBody({ shown, report, dress, measure, title, opened, onOpe
 
 const shortDay = (moment: string): string => (/^\d{4}-\d\d-\d\d/.test(moment) ? dayText(moment.slice(0, 10)) : moment);
 
-/** The notes of days as flags at the stretches of a time axis that hold them. */
+/** The notes of days as flags at the stretches of a time axis that hold them, and where history begins. */
 export function flagsOf(notes: readonly DayNoteLine[], shown: Drawable | null): DayFlag[] {
-  const buckets = shown?.kind === "count" ? shown.answer.rows.flatMap((row) => row.path.flatMap((head) => (head.bucket ? [{ label: head.label, ...head.bucket }] : []))) : shown?.kind === "history" && (shown.answer.kind === "level" || shown.answer.kind === "crossings") ? shown.answer.rows.map((row) => ({ label: row.label, ...row.bucket })) : [];
-  return notes.flatMap((note) => { const bucket = buckets.find((one) => one.from <= note.day && note.day <= one.to); return bucket ? [{ label: bucket.label, words: note.words }] : []; });
+  const isTrend = shown?.kind === "history" && (shown.answer.kind === "level" || shown.answer.kind === "crossings");
+  const buckets = shown?.kind === "count" ? shown.answer.rows.map((row) => row.path.find((head) => head.bucket)?.bucket) : isTrend && "rows" in shown.answer ? shown.answer.rows.map((row) => row.bucket) : [];
+  const place = (holds: (bucket: NonNullable<(typeof buckets)[number]>) => boolean) => buckets.findIndex((bucket) => bucket && holds(bucket));
+  const begins = isTrend && "begins" in shown.answer ? shown.answer.begins : null;
+  const first = begins === null ? -1 : place((bucket) => bucket.start <= begins && begins < bucket.end);
+  return [...notes.map((note) => ({ place: place((bucket) => bucket.from <= note.day && note.day <= bucket.to), words: note.words })), { place: first, words: "history begins" }].filter((flag) => flag.place >= 0);
 }
 
 /** Nothing found: the condition that empties it is named, with an offer to drop it. */
 export function NothingFound({ context, report, onChange }: { context: AskContext; report: Report; onChange: (report: Report) => void }) {
   const parts = topParts(report.where);
-  const { data } = useQuery({ queryKey: ["emptied", report], queryFn: ({ signal }) => ask<EmptiedBy[]>("/api/room/emptied", { definition: report }, signal), enabled: parts.length > 0 });
+  // Of the past it cannot be told what each condition would leave.
+  const isNow = report.kind === "count" || report.kind === "list";
+  const { data } = useQuery({ queryKey: ["emptied", report], queryFn: ({ signal }) => ask<EmptiedBy[]>("/api/room/emptied", { definition: report }, signal), enabled: isNow && parts.length > 0 });
   const clash = useMemo(() => contradictionOf(report, context), [report, context]);
   const words = (index: number) => conditionText(parts[index], context.catalog, report.subject.id);
   const drop = (index: number) => onChange(withWhere(report, allOfParts(parts.filter((_, i) => i !== index))));
-  const says = clash ? `Nothing can match: ${clash}.` : `No ${context.catalog.subjectWords(report.subject)} match this.`;
+  const says = clash ? `Nothing can match: ${clash}.` : !isNow ? "What could be asked instead:" : `No ${context.catalog.subjectWords(report.subject)} match this.`;
   const offered = data?.length ? data.map(({ index, without }) => ({ index, without: numberText(without) })) : parts.map((_, index) => ({ index, without: "" }));
   return (
     <Empty says={says}>

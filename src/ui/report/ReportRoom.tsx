@@ -118,8 +118,9 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
   useRoomKeys({ onType: () => setTyping(says), onTable: () => setAsTable((on) => !on), onLeaf: (wanted) => setLeaf((now) => (now === wanted ? null : wanted)), onSave: begin, undo: room.undo, redo: room.redo });
   const drawn = shown && shown.kind !== "list" ? shown : null;
   const isEmpty = shown?.kind === "count" && shown.answer.total[0].records === 0 && !isPlaceholderData;
+  const isBlank = shown?.kind === "history" && shown.blank !== undefined && !isPlaceholderData;
   const isPlain = report.kind === "count" && !report.shape;
-  const trend = trendOf(report, isPlaceholderData ? null : drawn);
+  const trend = trendOf(report, isPlaceholderData || isBlank ? null : drawn);
   const isLinked = trend !== null && laid.length > 0;
   const figure = drawn && !isPlaceholderData ? drawn.figure : null;
   const ranked = report.kind === "count" ? asDrawn(report) : null;
@@ -168,14 +169,14 @@ export function ReportRoom({ facts, kept, sentence, draft: stored = null, report
             </span></div>}
             {broken.map((part) => <Notice key={part.says} role="alert"><span><b>{part.says}</b>: {part.why}.</span>{part.without && <Button $small $look="line" onPress={() => onChange(part.without!)}>Drop it</Button>}<span style={{ color: "var(--ink-2)" }}>or choose another in the sentence above</span></Notice>)}
             {error && <Notice role="alert">{error.message}</Notice>}
-            {isEmpty && !error && <NothingFound context={context} report={report} onChange={onChange} />}
+            {(isEmpty || (isBlank && report.where)) && !error && <NothingFound context={context} report={report} onChange={onChange} />}
             {figure?.poor && !asTable && <p className="poor" role="status">{figure.poor}.</p>}
             {figure && figure.cut > 0 && <p className="poor" role="status">The table has all of them. {ranked && <Button $small $look="line" onPress={() => onChange(ranked)}>Write that into the sentence</Button>}</p>}
             {isForecast && forecast && <p className="poor" role="status">{forecast.why ?? forecastWords(forecast)}</p>}
             {isWhole && <div className="draw">
               {report.kind === "count" && report.shape === "pivot" && <Places context={context} report={draft.report as CountReport} dress={dress} onChange={(next, dressed) => room.set({ report: next, dress: dressed })} />}
               <CursorScope isOn={trend !== null} isLinked={isLinked}>
-              {isBegun && !isList && report.shape && !isEmpty && (drawn ? <div style={isLinked && !asTable ? LINKED : ALONE}><FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable={asTable} onDress={room.setDress} pace={pace} flags={dress.dayNotes ? flagsOf(notes ?? [], drawn) : []} forecast={isForecast && forecast?.forecast ? { forecast: forecast.forecast, days: forecast.days } : null} {...(trend ? { stretch, onStretch: setStretch } : {})} /></div> : !error && <Waiting>Counting …</Waiting>)}
+              {isBegun && !isList && report.shape && !isEmpty && (drawn ? <div style={isLinked && !asTable ? LINKED : ALONE}><FigureBody shown={drawn} report={report} dress={dress} measure={measure} title={title} opened={opened} onOpen={open} asTable={asTable} onDress={room.setDress} pace={pace} flags={flagsOf(dress.dayNotes ? (notes ?? []) : [], drawn)} forecast={isForecast && forecast?.forecast ? { forecast: forecast.forecast, days: forecast.days } : null} {...(trend ? { stretch, onStretch: setStretch } : {})} /></div> : !error && <Waiting>Counting …</Waiting>)}
               {trend && !asTable && <p className="at" aria-hidden><AtCursor shown={drawn} /></p>}
               {trend && !asTable && typing === null && <Under context={context} report={trend.report} laid={laid} onLaid={lay} reports={reports} />}
               </CursorScope>

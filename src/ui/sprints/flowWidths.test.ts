@@ -3,7 +3,7 @@ import { flowWidths } from "./flowWidths";
 
 const STATUSES = ["Ready", "Building", "Shipped"];
 const flow = (days: readonly (readonly number[])[]): LevelAnswer => ({
-  kind: "level", measure: {} as never, since: null, asOf: 0,
+  kind: "level", measure: {} as never, begins: null, asOf: 0,
   split: STATUSES.map((label, i) => ({ key: `v${i}`, label }) as never),
   rows: days.map((counts, i) => ({ bucket: { from: `2026-11-1${i}`, to: `2026-11-1${i}`, start: 0, end: 0, soFar: false, partial: false } as never, about: "", label: String(i), cell: null, parts: counts.map((count) => ({ value: String(count), records: count, empties: 0 })) })),
 });

@@ -16,7 +16,7 @@ const says = (report: Parameters<typeof printReport>[0]): string => {
 };
 const MONTHS = [["2026-06", 30], ["2026-07", 31], ["2026-08", 31], ["2026-09", 30], ["2026-10", 31]].map(([month, days]) => ({ from: `${month}-01`, to: `${month}-${days}` }));
 const answerOf = (values: readonly (string | null)[]): LevelAnswer => ({
-  kind: "level", measure: {} as never, split: [], since: null, asOf: 0,
+  kind: "level", measure: {} as never, split: [], begins: null, asOf: 0,
   rows: values.map((value, i) => ({ bucket: { ...MONTHS[i], start: 0, end: 0, soFar: false, partial: false } as never, about: "", label: MONTHS[i].from, cell: value === null ? null : { value, records: 1, empties: 0 }, parts: [] })),
 });
 const trend = read("level of faults where status is open at month ends for last 5 months split by priority as area");
