@@ -19,7 +19,7 @@ const END = parseInstant("2026-11-24T15:30:00Z")!;
 /** Items of the world that is copied, as a multiple of the demo. */
 const SCALE = 1.7;
 const RUNS = 7;
-const NAIVE_AT_MOST = 120_000;
+const NAIVE_AT_MOST = 60_000;
 
 /** Questions of history, as the report room asks them. */
 const QUESTIONS = [

@@ -34,11 +34,11 @@ export const LEVELS: readonly { readonly sentence: string; readonly where: strin
   { sentence: "level of items where status is open at month ends for last 18 months split by priority as area", where: "s.is_open" },
   {
     sentence: 'level of items where team is any of ("Engine shop", "Landing systems") and status is any of (Triaged, "In hand") at month ends for last 18 months split by priority as area',
-    where: `s.team_id = ${ids("teams", "name IN ('Engine shop', 'Landing systems')")} AND s.status_id = ${ids("statuses", "name IN ('Triaged', 'In hand')")}`,
+    where: `s.is_open AND s.team_id = ${ids("teams", "name IN ('Engine shop', 'Landing systems')")} AND s.status_id = ${ids("statuses", "name IN ('Triaged', 'In hand')")}`,
   },
   {
     sentence: 'level of items where team is any of ("Engine shop", "Landing systems") and status is any of (Triaged, "In hand") at week ends for last 156 weeks split by priority as area',
-    where: `s.team_id = ${ids("teams", "name IN ('Engine shop', 'Landing systems')")} AND s.status_id = ${ids("statuses", "name IN ('Triaged', 'In hand')")}`,
+    where: `s.is_open AND s.team_id = ${ids("teams", "name IN ('Engine shop', 'Landing systems')")} AND s.status_id = ${ids("statuses", "name IN ('Triaged', 'In hand')")}`,
   },
 ];
 

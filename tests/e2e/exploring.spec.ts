@@ -1,5 +1,5 @@
 import { expect, test, type Page } from "@playwright/test";
-import { dragAcross, reportOf, saveAs, signIn } from "./support";
+import { dragAcross, marks, reportOf, saveAs, signIn, valueOf } from "./support";
 
 const sentence = (page: Page) => page.getByRole("heading", { level: 1 });
 const explore = (page: Page) => page.getByRole("region", { name: "Explore" });
@@ -136,3 +136,64 @@ test("what is about to be missed comes first, by the time that is left", async (
   expect(left.length).toBeGreaterThan(5);
   expect(left).toEqual([...left].sort((a, b) => a - b));
 });
+
+/** Of the drawn parts whose names hold some words, the one with the largest figure. */
+async function largest(page: Page, words: RegExp) {
+  const found = await marks(page).filter({ visible: true }).all();
+  let best = { mark: found[0], value: -1, label: "" };
+  for (const mark of found) {
+    const label = (await mark.getAttribute("aria-label"))!;
+    if (words.test(label) && (await valueOf(mark)) > best.value) best = { mark, value: await valueOf(mark), label };
+  }
+  return best;
+}
+
+test("somebody finds out why the backlog jumped and what piles up, and keeps the two charts that matter on a dashboard", async ({ page }) => {
+  await signIn(page, "ines");
+  // Which week brought most of the P1 faults, and what they were: a storm, and the berth radios.
+  await page.goto(reportOf("arrivals and departures of faults where status is open and priority is P1 by week for last 12 months as columns"));
+  await expect(marks(page).first()).toBeVisible();
+  const storm = await largest(page, /, arrivals: /);
+  await storm.mark.click();
+  const drawer = page.getByLabel("Records and workings");
+  await expect(drawer.getByRole("columnheader", { name: "what did it" })).toBeVisible();
+  const titles = (await drawer.getByRole("row").allTextContents()).slice(1);
+  expect(titles.length).toBeGreaterThan(10);
+  expect(titles.filter((row) => /Berth radio/.test(row)).length / titles.length).toBeGreaterThan(0.5);
+  // What made the level jump in the quarter around it adds up in the workings.
+  await explore(page).getByRole("button", { name: "What made the difference" }).click();
+  await expect(sentence(page)).toHaveAccessibleName(/^bridge of faults/);
+  await page.getByRole("tab", { name: "Workings" }).click();
+  await expect(drawer).toContainText(/it adds up\d+ at the first \+ \d+ created.* = \d+ at the second/);
+  // Where things lie longer than a year ago: at the engine shop, waiting for parts.
+  await page.goto(reportOf('level of faults where team is "Engine shop" and status is "Waiting for parts" at quarter ends for last 18 months as line'));
+  await expect(marks(page).first()).toBeVisible();
+  const levels = await Promise.all((await marks(page).all()).map(valueOf));
+  expect(levels.at(-1)!).toBeGreaterThan(levels[0] * 1.5);
+  await saveAs(page, "Waiting for parts at the engine shop");
+  await page.getByRole("button", { name: "Put on a dashboard" }).click();
+  await page.getByRole("dialog").getByText("A new dashboard").click();
+  await expect(page.getByText("It is on New dashboard.")).toBeVisible();
+  await page.goto(reportOf("arrivals and departures of faults where status is open by quarter for last 18 months with level as columns with line"));
+  await saveAs(page, "Faults by quarter, with their level");
+  await page.getByRole("button", { name: "Put on a dashboard" }).click();
+  await page.getByRole("dialog").getByText("New dashboard", { exact: true }).click();
+  await page.getByRole("button", { name: "Open it" }).click();
+  await expect(page.getByRole("article", { name: "Waiting for parts at the engine shop" }).getByRole("button", { name: /Open the records$/ }).first()).toBeVisible();
+  await expect(page.getByRole("article", { name: "Faults by quarter, with their level" }).getByRole("button", { name: /, level: .*Open the records$/ }).first()).toBeVisible();
+});
+
+for (const [name, asked, says] of [
+  ["a period before any history", "level of faults where status is open at month ends for 2020 as line", /before any history, which begins on/],
+  ["two dates before it", "bridge of faults where status is open from 2020-01-01 to 2020-06-01 as waterfall", /before any history/],
+  ["a period to come", "arrivals and departures of faults where status is open by month for next 3 full months as columns", /has not begun/],
+  ["what nothing ever matched", 'level of faults where category is "nothing such" at month ends for last 6 months as line', /No faults matched this at any time in this period/],
+] as const) {
+  test(`${name} is said, and no line at 0 stands for it`, async ({ page }) => {
+    await signIn(page, "ines");
+    await page.goto(reportOf(asked));
+    await expect(page.getByLabel("Figure", { exact: true })).toContainText(says);
+    await expect(marks(page)).toHaveCount(0);
+    await expect(explore(page)).toHaveCount(0);
+  });
+}

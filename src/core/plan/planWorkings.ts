@@ -20,6 +20,8 @@ export interface WorkingsLine {
 export interface Workings {
   readonly lines: readonly WorkingsLine[];
   readonly notes: readonly { readonly about: string; readonly says: string }[];
+  /** The figure tells of the past, while the account is of what matches as of now. */
+  readonly isOfPast: boolean;
 }
 
 /** Counts what is left after each condition, in the order of the sentence. */
@@ -42,7 +44,7 @@ export function* planWorkings(report: Report, view: Viewpoint, who: string): Pla
   });
   const counted = yield statements;
   const past = isHistory(report) ? yield* historyNotes(report, view) : [];
-  return { lines: steps.map(({ says, meant, from }, i) => ({ says, meant, from, left: Number(counted[i][0][0]) })), notes: [...past, ...notesOf(report, view, who)] };
+  return { lines: steps.map(({ says, meant, from }, i) => ({ says, meant, from, left: Number(counted[i][0][0]) })), notes: [...past, ...notesOf(report, view, who)], isOfPast: isHistory(report) };
 }
 
 const viewerBound = (condition: Condition): boolean => valuesOf(condition).some((value) => value.kind === "viewer");

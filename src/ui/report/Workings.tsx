@@ -16,7 +16,7 @@ export const WorkingsBody = ({ workings }: { workings: Workings }) => (
       <thead><tr><th>Condition</th><th>What it meant</th><th>Where it came from</th><th className="r" style={{ font: "500 12.5px/20px var(--sans)" }}>Left</th></tr></thead>
       <tbody>
         {workings.lines.map((line, i) => <tr key={i}><td>{line.says}</td><td>{line.meant}</td><td className="q">{line.from}</td><td className="r">{numberText(line.left)}</td></tr>)}
-        <tr className="sum"><td colSpan={3}>counted, each once</td><td className="r">{numberText(workings.lines[workings.lines.length - 1].left)}</td></tr>
+        <tr className="sum"><td colSpan={3}>{workings.isOfPast ? "match as of now; the figure tells of then" : "counted, each once"}</td><td className="r">{numberText(workings.lines[workings.lines.length - 1].left)}</td></tr>
       </tbody>
     </table>
     <table>
