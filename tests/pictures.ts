@@ -42,7 +42,11 @@ const PICTURES: readonly { readonly name: string; readonly login: string; readon
     await page.getByRole("button", { name: /^condition: status/ }).click();
     await page.getByRole("button", { name: "In groups" }).click();
   } },
-  { name: "history", login: "ines", path: reportOf("level of faults where status is open at month ends for last 18 months split by priority as area") },
+  { name: "history", login: "ines", path: `${reportOf("level of faults where status is open at month ends for last 18 months split by priority as area")}&under=flows`, before: async (page) => {
+    await page.getByRole("region", { name: "what came in and went out" }).getByRole("button").first().waitFor();
+    await page.locator("[data-place='8']").first().hover();
+  } },
+  { name: "dots", login: "ines", path: reportOf("median lead time in days, p85 lead time in days and p95 lead time in days of faults by day of finished for last 3 months as dots") },
   { name: "sprint", login: "aoife", path: "/sprints" },
   { name: "compare", login: "ines", path: reportOf("count faults where status is open and priority is any of (P1, P2) by priority as bars"), before: async (page) => {
     await page.keyboard.press("c");
