@@ -68,11 +68,11 @@ const drawings = {
   scatter: ({ figure, drawn }) => <Scatter figure={figure} drawn={drawn} sized={false} />,
   bubbles: ({ figure, drawn }) => <Scatter figure={figure} drawn={drawn} sized />,
   heatMap: ({ figure, drawn }) => <HeatMap figure={figure} drawn={drawn} />,
-  dots: ({ shown, figure, drawn }) => (shown.kind === "count" && shown.dots ? <Dots figure={figure} answer={shown.answer} dots={shown.dots} drawn={drawn} /> : null),
+  dots: ({ shown, figure, drawn, flags }) => (shown.kind === "count" && shown.dots ? <Dots figure={figure} answer={shown.answer} dots={shown.dots} drawn={drawn} {...(flags ? { flags } : {})} /> : null),
   calendar: ({ figure, drawn }) => <MonthCalendar figure={figure} drawn={drawn} />,
   pivot: ({ shown, drawn, onDress }) => (shown.kind === "count" ? <PivotFigure answer={shown.answer} drawn={drawn} {...(onDress ? { onDress } : {})} /> : null),
   waterfall: ({ shown, drawn, ends = ["from", "to"] }) => (shown.kind === "history" && shown.answer.kind === "bridge" ? <Waterfall answer={shown.answer} drawn={drawn} labels={ends} /> : null),
-  planks: ({ shown, drawn, pace = "working", forecast }) => (shown.kind === "history" && shown.answer.kind === "burndown" && shown.pace ? <Planks answer={shown.answer} pace={shown.pace} drawn={drawn} mode={pace} forecast={forecast ?? null} /> : null),
+  planks: ({ shown, drawn, pace = "working", forecast, flags }) => (shown.kind === "history" && shown.answer.kind === "burndown" && shown.pace ? <Planks answer={shown.answer} pace={shown.pace} drawn={drawn} mode={pace} forecast={forecast ?? null} {...(flags ? { flags } : {})} /> : null),
 } satisfies Record<Exclude<ShapeId, "list">, Drawing>;
 
 /** Bridges and burndowns have no rows: their drawings read the answer. */

@@ -4,13 +4,14 @@ import { CartesianGrid, ReferenceLine, ResponsiveContainer, Scatter as Points, S
 import type { CountAnswer } from "@/core/answer";
 import type { Color, Figure, Mark } from "@/core/figure";
 import type { ShownDots } from "@/contract/room";
+import type { DayFlag } from "./Plot";
 import { fill, markId, opens, ticksTo, type Drawn } from "./drawing";
 
 type Dot = ShownDots["dots"][number];
 const DASHES = ["", "7 4", "2 3", "9 3 2 3"];
 
 /** Each record by its date and its value, and the measures as lines over all of them. Arrows lead from one record to the next. */
-export function Dots({ figure, answer, dots, drawn }: { figure: Figure; answer: CountAnswer; dots: ShownDots; drawn: Drawn }) {
+export function Dots({ figure, answer, dots, drawn, flags = [] }: { figure: Figure; answer: CountAnswer; dots: ShownDots; drawn: Drawn; flags?: readonly DayFlag[] }) {
   const points = [...dots.dots].sort((a, b) => a.at - b.at || a.id - b.id);
   const buckets = answer.rows.flatMap((row) => (row.path[0].bucket ? [{ ...row.path[0].bucket, label: row.path[0].label }] : []));
   const [first, last] = buckets.length ? [buckets[0].start / 1000, buckets[buckets.length - 1].end / 1000] : [points[0]?.at ?? 0, points.at(-1)?.at ?? 1];
@@ -42,6 +43,7 @@ export function Dots({ figure, answer, dots, drawn }: { figure: Figure; answer: 
           <CartesianGrid stroke="var(--grid)" vertical={false} />
           <XAxis type="number" dataKey="at" domain={[first, last]} allowDataOverflow ticks={[...named.keys()]} tickFormatter={(at: number) => named.get(at) ?? ""} axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }} tickLine={false} tick={{ fontSize: 12 }} interval="preserveStart" height={26} />
           <YAxis type="number" dataKey="value" domain={[0, ticks[ticks.length - 1]]} ticks={ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} width={48} />
+          {!drawn.small && flags.map((flag, i) => buckets[flag.place] && <ReferenceLine key={`flag${i}`} x={buckets[flag.place].start / 1000} stroke="var(--ink)" strokeDasharray="2 3" label={{ value: `⚑ ${flag.words}`, position: "insideTopLeft", fill: "var(--ink-2)", fontSize: 12 }} />)}
           {lines.map((line, i) => (
             <ReferenceLine key={line.label} y={line.value} stroke="var(--brass)" strokeWidth={2} strokeDasharray={DASHES[i]} label={({ viewBox }: { viewBox?: { x?: number; y?: number; width?: number } }) => {
               const [x, y] = [(viewBox?.x ?? 0) + (viewBox?.width ?? 0) + 6, (viewBox?.y ?? 0) + 4 + places[i]];

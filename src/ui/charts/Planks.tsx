@@ -5,6 +5,7 @@ import type { Forecast } from "@/core/history";
 import type { ShownPace } from "@/contract/room";
 import { opens, ticksTo, type Drawn } from "./drawing";
 import { plankScale } from "./plankScale";
+import type { DayFlag } from "./Plot";
 
 const WIDTH = 860;
 const HEIGHT = 330;
@@ -16,10 +17,12 @@ export interface PlanksProps {
   readonly drawn: Drawn;
   readonly mode: "working" | "clock";
   readonly forecast?: { readonly forecast: Forecast; readonly days: readonly string[] } | null;
+  /** Words at days, by their places. */
+  readonly flags?: readonly DayFlag[];
 }
 
 /** A burndown over planks of working days: what remains in steps, the pace as a notch for each day, each addition as a riser, now in brass. */
-export function Planks({ answer, pace, drawn, mode, forecast }: PlanksProps) {
+export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: PlanksProps) {
   const { burndown, span } = answer;
   if (!burndown || !span) return null;
   const ahead = forecast ? forecast.days.filter((day) => !pace.days.some((known) => known.day === day)).slice(0, 15) : [];
@@ -55,6 +58,7 @@ export function Planks({ answer, pace, drawn, mode, forecast }: PlanksProps) {
         <path d={`${line}L${points[points.length - 1][0]} ${y(0)}L${points[0][0]} ${y(0)}Z`} fill="var(--c1)" fillOpacity={0.1} />
         {fan.length > 1 && <><path d={`M${band("p5", "p95")}Z`} fill="var(--c1)" fillOpacity={0.14} /><path d={`M${band("p15", "p85")}Z`} fill="var(--c1)" fillOpacity={0.2} /><path d={`M${fan.map((point) => `${point.x} ${y(point.p50)}`).join(" L")}`} fill="none" stroke="var(--c1)" strokeWidth={1.6} strokeDasharray="5 3" /></>}
         {guide.slice(1).map((point, i) => <line key={i} x1={x(point.t) - 7} x2={x(point.t) + 7} y1={y(Number(point.pace))} y2={y(Number(point.pace))} stroke="var(--ink)" strokeWidth={2} />)}
+        {!drawn.small && flags.filter(({ place }) => lefts[place] !== undefined).map(({ place, words }, i) => <g key={i}><line x1={lefts[place] + widthOf(place) / 2} x2={lefts[place] + widthOf(place) / 2} y1={30} y2={HEIGHT} stroke="var(--ink)" strokeDasharray="2 3" /><text x={lefts[place] + widthOf(place) / 2 + 4} y={42} style={{ fontSize: 12, fill: "var(--ink-2)" }}>⚑ {words}</text></g>)}
         <line x1={x(span.end)} x2={x(span.end)} y1={30} y2={HEIGHT} stroke="var(--ink)" strokeDasharray="2 3" />
         <path d={line} fill="none" stroke="var(--c1)" strokeWidth={3.4} />
         {burndown.steps.map((step, i) => step.cause === "added" && <g key={i} {...opens({ path: [`s${i}`], label: `${step.key} added`, value: Number(step.amount), words: told(step.amount), percent: null, written: "", color: "c4", soFar: false }, drawn)}><title>{`${step.key} added: ${told(step.amount)}`}</title><line x1={x(step.at)} x2={x(step.at)} y1={y(Number(step.remaining) - Number(step.amount))} y2={y(Number(step.remaining))} stroke="var(--c4)" strokeWidth={5} />{!drawn.small && <text x={x(step.at) + 6} y={y(Number(step.remaining)) - 4} style={{ fill: "var(--ink)", fontWeight: 600 }}>+{told(step.amount)}</text>}</g>)}

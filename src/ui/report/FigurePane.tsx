@@ -65,7 +65,8 @@ const shortDay = (moment: string): string => (/^\d{4}-\d\d-\d\d/.test(moment) ? 
 /** The notes of days as flags at the stretches of a time axis that hold them, and where history begins. */
 export function flagsOf(notes: readonly DayNoteLine[], shown: Drawable | null): DayFlag[] {
   const isTrend = shown?.kind === "history" && (shown.answer.kind === "level" || shown.answer.kind === "crossings");
-  const buckets = shown?.kind === "count" ? shown.answer.rows.map((row) => row.path.find((head) => head.bucket)?.bucket) : isTrend && "rows" in shown.answer ? shown.answer.rows.map((row) => row.bucket) : [];
+  const days = shown?.kind === "history" ? shown.pace?.days.map((day) => ({ ...day, from: day.day, to: day.day })) : undefined;
+  const buckets = shown?.kind === "count" ? shown.answer.rows.map((row) => row.path.find((head) => head.bucket)?.bucket) : isTrend && "rows" in shown.answer ? shown.answer.rows.map((row) => row.bucket) : (days ?? []);
   const place = (holds: (bucket: NonNullable<(typeof buckets)[number]>) => boolean) => buckets.findIndex((bucket) => bucket && holds(bucket));
   const begins = isTrend && "begins" in shown.answer ? shown.answer.begins : null;
   const first = begins === null ? -1 : place((bucket) => bucket.start <= begins && begins < bucket.end);

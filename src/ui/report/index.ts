@@ -5,6 +5,7 @@ export { RecordsTable } from "./RecordsTable";
 export { OpenedRecords, PartRecords } from "./OpenedRecords";
 export { partOf } from "./Drawer";
 export { Choose } from "./pickers";
-export { FigureBody, measureWords, saidWords, Says } from "./FigurePane";
+export { useDayNotes } from "./dress/DayNotes";
+export { FigureBody, flagsOf, measureWords, saidWords, Says } from "./FigurePane";
 export { WorkingsBody } from "./Workings";
 export { contextOf, type RoomFacts, type KeptReport } from "./facts";

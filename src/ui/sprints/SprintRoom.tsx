@@ -12,7 +12,7 @@ import { dayText, daysText } from "@/core/time";
 import type { ShownFigure, ShownSprint, SprintLine } from "@/contract/room";
 import { BurnUp, type AxisStretch } from "../charts";
 import { ask, Button, Checkbox, Choice, DayField, Empty, Mast, Page, Purpose, Title, Waiting } from "../kit";
-import { contextOf, FigureBody, OpenedRecords, partOf, saidWords, Says, type RoomFacts } from "../report";
+import { contextOf, FigureBody, flagsOf, OpenedRecords, partOf, saidWords, Says, type RoomFacts, useDayNotes } from "../report";
 import { Forecast, useForecast } from "./Forecast";
 import { Ledger } from "./Ledger";
 import { Lists } from "./Lists";
@@ -49,6 +49,7 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
     setUnit(next);
   };
   const { data, error } = useQuery({ queryKey: ["sprint", sprint.id, unit, stood], queryFn: ({ signal }) => ask<ShownSprint>("/api/room/sprint", { sprint: sprint.id, unit, ...(stood ? { stood } : {}) }, signal), placeholderData: keepPreviousData });
+  const { data: notes } = useDayNotes(null);
   const forecast = useForecast(data?.definition ?? null, sprint.stage === "running" && !stood);
   const context = contextOf(facts);
   const team = sprints.filter((one) => one.teamId === sprint.teamId);
@@ -89,7 +90,7 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
               <Says>{saidWords(data.shown.says)}</Says>
               {answer?.burndown && leaf === "burndown" && <Checkbox isSelected={onWorkingDays} onChange={setOnWorkingDays}>Pace over working days only</Checkbox>}
               {answer?.burndown && data.shown.pace && (leaf === "burndown"
-                ? <div aria-label="Figure" role="group" style={{ display: "flex", flex: 1 }}><FigureBody shown={data.shown} report={data.definition} dress={PLAIN_DRESS} measure="" title={`Burndown of ${sprint.name}`} opened={null} onOpen={(mark) => open(data.definition, mark, mark.label)} asTable={false} pace={onWorkingDays ? "working" : "clock"} /></div>
+                ? <div aria-label="Figure" role="group" style={{ display: "flex", flex: 1 }}><FigureBody shown={data.shown} report={data.definition} dress={PLAIN_DRESS} measure="" title={`Burndown of ${sprint.name}`} opened={null} onOpen={(mark) => open(data.definition, mark, mark.label)} asTable={false} pace={onWorkingDays ? "working" : "clock"} flags={flagsOf(notes ?? [], data.shown)} /></div>
                 : <BurnUp answer={answer} pace={data.shown.pace} drawn={{ onOpen: (mark) => open(data.definition, mark, mark.label), opened: null, label: `Burn-up of ${sprint.name}`, dress: PLAIN_DRESS }} forecast={forecast?.forecast ? { forecast: forecast.forecast, days: forecast.days } : null} />)}
               {!answer?.burndown && <Empty says={sprint.starts ? "There is nothing to draw before it begins." : "Its dates are missing: a sprint needs a start and an end before anything can burn down."} />}
             </>
@@ -113,11 +114,12 @@ function LeftOut({ context, report, without, onWithout }: { context: ReturnType<
 
 function OtherFigure({ report, title, onOpen }: { report: Report; title: string; onOpen: (mark: Mark) => void }) {
   const [stretch, setStretch] = useState<AxisStretch | null>(null);
+  const { data: notes } = useDayNotes(null);
   const { data, error } = useQuery({ queryKey: ["figure", report], queryFn: ({ signal }) => ask<ShownFigure>("/api/room/figure", { definition: report, dress: PLAIN_DRESS }, signal), placeholderData: keepPreviousData });
   if (error && !data) return <Empty says={error.message} />;
   if (!data || data.kind === "list") return <Waiting>Counting …</Waiting>;
   const flow = report.kind === "level" && data.kind === "history" && data.answer.kind === "level" ? data.answer : null;
-  return <><Says>{saidWords(data.says)}</Says><div aria-label="Figure" role="group" style={{ display: "flex", flexDirection: "column", flex: 1, minHeight: 0 }}><FigureBody shown={data} report={report} dress={PLAIN_DRESS} measure="" title={title} opened={null} onOpen={onOpen} asTable={false} {...(flow ? { stretch, onStretch: setStretch } : {})} /></div>{flow && flow.rows.length > 1 && (stretch ? <Widths answer={flow} stretch={stretch} onStretch={setStretch} /> : <p style={{ color: "var(--ink-2)" }}>Drag across the flow, or <Button $small $look="line" onPress={() => setStretch({ from: 0, to: flow.rows.length - 1 })}>measure it</Button> between two days.</p>)}</>;
+  return <><Says>{saidWords(data.says)}</Says><div aria-label="Figure" role="group" style={{ display: "flex", flexDirection: "column", flex: 1, minHeight: 0 }}><FigureBody shown={data} report={report} dress={PLAIN_DRESS} measure="" title={title} opened={null} onOpen={onOpen} asTable={false} flags={flagsOf(notes ?? [], data)} {...(flow ? { stretch, onStretch: setStretch } : {})} /></div>{flow && flow.rows.length > 1 && (stretch ? <Widths answer={flow} stretch={stretch} onStretch={setStretch} /> : <p style={{ color: "var(--ink-2)" }}>Drag across the flow, or <Button $small $look="line" onPress={() => setStretch({ from: 0, to: flow.rows.length - 1 })}>measure it</Button> between two days.</p>)}</>;
 }
 
 /** What each status held at two days, and how long things took through it from the first. */

@@ -61,7 +61,7 @@ export function Dress({ context, report, onReport, dress, onDress, figure, title
       {(report.shape === "gauge" || report.shape === "number") && part("gauge", "Range and zones", dress.zones.length ? `${dress.zones.length} zones` : "made to fit", <GaugeOptions {...shared} />)}
       {part("titles", "Titles", dress.title ? "your own" : "the name", <Titles {...shared} title={title} />)}
       {isDrawn && part("axis", "Axis", dress.axisFrom !== undefined || dress.axisTo !== undefined ? "your own" : "made to fit", <Axis {...shared} />)}
-      {figure?.isTime && part("notes", "Day notes", dress.dayNotes ? "shown" : "not shown", <DayNotes report={reportId} />)}
+      {(figure?.isTime || report.kind === "burndown") && part("notes", "Day notes", dress.dayNotes ? "shown" : "not shown", <DayNotes report={reportId} />)}
       {dress.readers.length > 0 && part("readers", "Readers choose", `${dress.readers.length}`, <>{dress.readers.map((reader, i) => <Field key={reader.field} label={fieldText(context.catalog, report.subject.id, reader.field.split("/"))} placeholder="called as its field" value={reader.label ?? ""} onChange={(label) => onDress({ ...dress, readers: dress.readers.map((one, at) => (at === i ? { field: one.field, ...(label.trim() ? { label: label.slice(0, 80) } : {}) } : one)) })} />)}</>)}
       {!hasGroups && isCount && <p className="note">Group by something to order and name its parts.</p>}
     </Panel>
