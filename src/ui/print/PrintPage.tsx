@@ -60,7 +60,7 @@ export function PrintPage({ facts, brand, workspace, who, report, dress: asked, 
         {dress.subtitle && <p>{dress.subtitle}</p>}
         <p className="says">{printReport(report, context.catalog)}</p>
         {shown.kind !== "list" && <Says>{saidWords(shown.says)}</Says>}
-        {shown.kind === "list" ? <PrintedRows shown={shown} /> : <div className={TALL.has(report.shape) ? "draw tall" : "draw"}><FigureBody shown={shown} report={report} dress={dress} measure={measureWords(shown, report, context)} title={title} opened={null} onOpen={nothing} asTable={!report.shape} /></div>}
+        {shown.kind === "list" ? <PrintedRows shown={shown} /> : shown.kind === "history" && shown.blank ? null : <div className={TALL.has(report.shape) ? "draw tall" : "draw"}><FigureBody shown={shown} report={report} dress={dress} measure={measureWords(shown, report, context)} title={title} opened={null} onOpen={nothing} asTable={!report.shape} /></div>}
         {as !== "pdf" && <p className="note">{asOf}</p>}
       </section>
       {dress.footnote && <p className="note">{dress.footnote}</p>}

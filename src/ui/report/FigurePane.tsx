@@ -46,8 +46,8 @@ interface FigureBodyProps {
 
 /** A figure as its picture, its table, or both. */
 export function FigureBody({ shown, report, dress, measure, title, opened, onOpen, asTable, small, onDress, flags, pace, forecast, stretch, onStretch }: FigureBodyProps) {
-  // What is not known, or never was, is said; the room says it above, with what can be done.
-  if (shown.kind === "history" && shown.blank) return small ? <Says style={{ margin: "auto 0" }}>{shown.blank}</Says> : null;
+  // What is not known, or never was, is said.
+  if (shown.kind === "history" && shown.blank) return <Says style={{ margin: small ? "auto 0" : 0 }}>{shown.blank}</Says>;
   const drawn = { onOpen, opened: opened ? markId(opened) : null, label: title, dress, ...(small ? { small } : {}) };
   const rename = (key: string, label: string) => <Rename label={`Rename ${label}`} value={label} own="" onName={(name) => { const { [key]: _was, ...rest } = dress.names; onDress?.({ ...dress, names: name ? { ...rest, [key]: name } : rest }); }} />;
   const table = shown.figure && <FigureTable figure={shown.figure} drawn={drawn} measure={measure} {...(onDress ? { rename } : {})} />;

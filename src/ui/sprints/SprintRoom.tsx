@@ -89,7 +89,7 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
             <>
               <Says>{saidWords(data.shown.says)}</Says>
               {answer?.burndown && leaf === "burndown" && <Checkbox isSelected={onWorkingDays} onChange={setOnWorkingDays}>Pace over working days only</Checkbox>}
-              {answer?.burndown && data.shown.pace && (leaf === "burndown"
+              {answer?.burndown && data.shown.pace && !data.shown.blank && (leaf === "burndown"
                 ? <div aria-label="Figure" role="group" style={{ display: "flex", flex: 1 }}><FigureBody shown={data.shown} report={data.definition} dress={PLAIN_DRESS} measure="" title={`Burndown of ${sprint.name}`} opened={null} onOpen={(mark) => open(data.definition, mark, mark.label)} asTable={false} pace={onWorkingDays ? "working" : "clock"} flags={flagsOf(notes ?? [], data.shown)} /></div>
                 : <BurnUp answer={answer} pace={data.shown.pace} drawn={{ onOpen: (mark) => open(data.definition, mark, mark.label), opened: null, label: `Burn-up of ${sprint.name}`, dress: PLAIN_DRESS }} forecast={forecast?.forecast ? { forecast: forecast.forecast, days: forecast.days } : null} />)}
               {!answer?.burndown && <Empty says={sprint.starts ? "There is nothing to draw before it begins." : "Its dates are missing: a sprint needs a start and an end before anything can burn down."} />}
@@ -119,6 +119,7 @@ function OtherFigure({ report, title, onOpen }: { report: Report; title: string;
   if (error && !data) return <Empty says={error.message} />;
   if (!data || data.kind === "list") return <Waiting>Counting …</Waiting>;
   const flow = report.kind === "level" && data.kind === "history" && data.answer.kind === "level" ? data.answer : null;
+  if (data.kind === "history" && data.blank) return <Empty says={data.blank} />;
   return <><Says>{saidWords(data.says)}</Says><div aria-label="Figure" role="group" style={{ display: "flex", flexDirection: "column", flex: 1, minHeight: 0 }}><FigureBody shown={data} report={report} dress={PLAIN_DRESS} measure="" title={title} opened={null} onOpen={onOpen} asTable={false} flags={flagsOf(notes ?? [], data)} {...(flow ? { stretch, onStretch: setStretch } : {})} /></div>{flow && flow.rows.length > 1 && (stretch ? <Widths answer={flow} stretch={stretch} onStretch={setStretch} /> : <p style={{ color: "var(--ink-2)" }}>Drag across the flow, or <Button $small $look="line" onPress={() => setStretch({ from: 0, to: flow.rows.length - 1 })}>measure it</Button> between two days.</p>)}</>;
 }
 
