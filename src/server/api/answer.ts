@@ -1,4 +1,4 @@
-import type { CountAnswer, Head } from "@/core/answer";
+import type { CountAnswer, Head, HistoryAnswer } from "@/core/answer";
 import { ReportSchema, type CountReport, type Report } from "@/core/definition";
 import { defaultShowing, foldKey, isHistory, NONE, REST, type Key } from "@/core/plan";
 import { checkReport, parseSentence, printReport } from "@/core/sentence";
@@ -49,19 +49,19 @@ export async function apiAnswer(em: EntityManager, clock: Clock, token: string |
   const asked = await readAsked(em, clock, token, request.data);
   if ("status" in asked) return asked;
   const { report, desk } = asked;
-  const workings = await answerWorkings(em, report, desk.view, desk.viewer.name);
-  const shared = { sentence: printReport(report, desk.view.catalog), workings, asOf: instantText(desk.view.now) };
+  const shared = async (known?: HistoryAnswer) => ({ sentence: printReport(report, desk.view.catalog), workings: await answerWorkings(em, report, desk.view, desk.viewer.name, known), asOf: instantText(desk.view.now) });
   if (report.kind === "list") {
     const records = await answerRecords(em, report, { showing: report.showing.length ? report.showing : defaultShowing(report), sorts: report.sorts, offset: 0, limit: 10_000 }, desk.view);
-    return { status: 200, body: { ...listBody(records, report, desk), ...shared } };
+    return { status: 200, body: { ...listBody(records, report, desk), ...(await shared()) } };
   }
   if (isHistory(report)) {
+    const past = await answerHistory(em, report, desk.view);
     const forecast = report.kind === "burndown" && request.data.forecast ? { forecast: forecastBody(await askForecast(em, desk, report)) } : {};
-    return { status: 200, body: { ...historyBody(await answerHistory(em, report, desk.view), desk), ...forecast, ...shared } };
+    return { status: 200, body: { ...historyBody(past, desk), ...forecast, ...(await shared(past)) } };
   }
   const answer = await answerCount(em, report, desk.view);
   const dots = report.shape === "dots" ? dotsBody(await answerDots(em, report, desk.view)) : {};
-  return { status: 200, body: { ...countBody(answer, report, request.data.percent), ...dots, ...shared } };
+  return { status: 200, body: { ...countBody(answer, report, request.data.percent), ...dots, ...(await shared()) } };
 }
 
 /** POST /api/v1/records */

@@ -1,6 +1,6 @@
-import { bridgeAnswer, burndownAnswer, countAnswer, crossingsAnswer, dotsAnswer, levelAnswer, velocityAnswer, type CountAnswer, type DotsAnswer, type HistoryAnswer } from "@/core/answer";
+import { addsUp, bridgeAnswer, burndownAnswer, countAnswer, crossingsAnswer, dotsAnswer, levelAnswer, velocityAnswer, type CountAnswer, type DotsAnswer, type HistoryAnswer } from "@/core/answer";
 import type { CountReport, Report } from "@/core/definition";
-import { planBridge, planBurndown, planCount, planCrossings, planDots, planLevel, planRecords, planVelocity, planWorkings, type HistoryReport, type RecordsAnswer, type RecordsAsk, type Workings } from "@/core/plan";
+import { isHistory, planBridge, planBurndown, planCount, planCrossings, planDots, planLevel, planRecords, planVelocity, planWorkings, type HistoryReport, type RecordsAnswer, type RecordsAsk, type Workings } from "@/core/plan";
 import type { Viewpoint } from "@/core/sql";
 import { endOfDay, parseDay, parseInstant } from "@/core/time";
 import { type EntityManager, runPlan } from "@/data";
@@ -22,8 +22,12 @@ export const answerDots = async (em: EntityManager, report: CountReport, view: V
 export const answerRecords = (em: EntityManager, report: Report, ask: RecordsAsk, view: Viewpoint): Promise<RecordsAnswer> =>
   runPlan(em, planRecords(report, ask, viewOf(report, view)));
 
-export const answerWorkings = (em: EntityManager, report: Report, view: Viewpoint, who: string): Promise<Workings> =>
-  runPlan(em, planWorkings(report, viewOf(report, view), who));
+/** How a figure was counted. @param known the answer of a report of history, where it is there already: how it adds up is told from it */
+export async function answerWorkings(em: EntityManager, report: Report, view: Viewpoint, who: string, known?: HistoryAnswer): Promise<Workings> {
+  const workings = await runPlan(em, planWorkings(report, viewOf(report, view), who));
+  const sum = isHistory(report) ? addsUp(known ?? (await answerHistory(em, report, view, false))) : null;
+  return sum === null ? workings : { ...workings, notes: [{ about: "it adds up", says: sum }, ...workings.notes] };
+}
 
 /**
  * Levels, flows, bridges, burndowns and velocities.
