@@ -82,8 +82,12 @@ test("the same by keys alone", async ({ page }) => {
   await page.keyboard.press("Enter");
   await page.waitForURL("**/reports/new?s=**");
 
-  await expect(marks(page).first()).toBeVisible();
-  await marks(page).first().focus();
+  // A chart is drawn once more when it knows its room; then a mark keeps the keys.
+  await expect(async () => {
+    await marks(page).first().focus();
+    await page.waitForTimeout(250);
+    await expect(marks(page).first()).toBeFocused({ timeout: 100 });
+  }).toPass();
   const value = await valueOf(marks(page).first());
   await page.keyboard.press("Enter");
   expect(await recordsInDrawer(page)).toBe(value);
