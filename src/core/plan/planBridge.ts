@@ -42,10 +42,9 @@ const lasts = (row: Fragment, border: Instant): Fragment => sql`(${row}).valid_t
 
 /**
  * Measures what matches at two borders in one scan, and looks closer at the items that differ: not at those that were
- * created between them, or only changed their value.
- * @param tells what is told of the items of each part: their keys, only their identities, or only how many there are For these a third state
- * tells causes apart: the second with the status of the first; where it matches as the second does, something else than
- * its status made the difference.
+ * created between them, or only changed their value. For the others a third state tells causes apart: the second with the
+ * status of the first; where it matches as the second does, something else than its status made the difference.
+ * @param tells what is told of the items of each part: their keys, only their identities, or only how many there are
  */
 export function* planBridge(report: BridgeReport, view: Viewpoint, tells: keyof typeof TOLD = "keys"): Plan<BridgeParts> {
   const [from, to] = [borderOf(report.from, view), borderOf(report.to, view)];

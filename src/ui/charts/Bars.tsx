@@ -5,7 +5,7 @@ import type { Figure, FigureRow, Mark } from "@/core/figure";
 import { type Drawn, fillOf, groupAxis, hasSlider, inkOn, LABEL_PX, markId, opens, SLIDER, ticksOver, tipOf } from "./drawing";
 import { Legend } from "./Legend";
 import type { AxisStretch } from "./axis";
-import { Plot, useAxis, type DayFlag } from "./Plot";
+import { Plot, useAxis, useSlid, type DayFlag } from "./Plot";
 
 type Layout = "bars" | "columns";
 
@@ -42,7 +42,9 @@ export function Bars({ figure, layout, stacked, full, drawn, flags = [], stretch
   const pitch = drawn.small ? 26 : 40;
   const size = lying ? Math.max(pitch * rows.length * (figure.series.length && !stacked ? Math.min(figure.series.length, 4) * 0.6 : 1) + 34, 120) : undefined;
   const longest = Math.min(drawn.small ? 110 : 190, Math.max(40, ...figure.rows.map((row) => row.label.length * 6.6 + 14)));
-  const axis = useAxis({ points: rows.length, margins: { left: dress.axisTitle ? 62 : 44, right: 8 }, isBand: true });
+  const [slid, onSlide] = useSlid({ points: rows.length, margins: { left: dress.axisTitle ? 62 : 44, right: 8 }, isBand: true }, figure);
+  const axis = useAxis(slid);
+  const slider = !lying && hasSlider(rows.length, drawn);
   const percent = full ? { tickFormatter: (n: number) => `${n} %` } : {};
   const value = <XAxis type="number" domain={[ticks[0], ticks[ticks.length - 1]]} ticks={ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} height={dress.axisTitle ? 40 : 24} {...percent} {...(dress.axisTitle ? { label: { value: dress.axisTitle, position: "insideBottom", fontSize: 12 } } : {})} />;
   const scale = { type: "number" as const, domain: [ticks[0], ticks[ticks.length - 1]] as [number, number], ticks, axisLine: false, tickLine: false, tick: { fontSize: 12 }, width: axis.margins.left, ...percent, ...(dress.axisTitle ? { label: { value: dress.axisTitle, angle: -90, position: "insideLeft" as const, fontSize: 12 } } : {}) };
@@ -52,7 +54,7 @@ export function Bars({ figure, layout, stacked, full, drawn, flags = [], stretch
   return (
     <>
       {figure.series.length > 0 && dress.legend === "above" && !dress.legendTable && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
-      <Ground {...{ label: drawn.label, axis, flags: drawn.small ? [] : flags, stretch, onStretch }} height={drawn.small ? "100%" : 320} above={24} below={26 + under.room} lies={lying ? (size ?? 0) : null} isTime={figure.isTime}>
+      <Ground {...{ label: drawn.label, axis, flags: drawn.small ? [] : flags, stretch, onStretch }} height={drawn.small ? "100%" : 320} above={24} below={26 + under.room + (slider ? SLIDER.height : 0)} lies={lying ? (size ?? 0) : null} isTime={figure.isTime}>
         <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
           <BarChart data={rows} layout={lying ? "vertical" : "horizontal"} margin={{ top: lying ? 4 : 24, right: lying ? 56 : axis.margins.right, bottom: 0, left: 0 }} barCategoryGap="18%" barGap={2} accessibilityLayer={false}>
             <CartesianGrid stroke="var(--grid)" horizontal={!lying} vertical={lying} />
@@ -63,7 +65,7 @@ export function Bars({ figure, layout, stacked, full, drawn, flags = [], stretch
                 {stacked && i === series.length - 1 && dress.labels !== "none" && <LabelList dataKey="sum" content={(props: object) => <Total {...(props as Box)} row={figure.rows[(props as { index: number }).index]} lying={lying} />} />}
               </Bar>
             ))}
-            {!lying && hasSlider(rows.length, drawn) && <Brush dataKey="label" {...SLIDER} />}
+            {slider && <Brush dataKey="label" {...SLIDER} onChange={onSlide} />}
           </BarChart>
         </ResponsiveContainer>
       </Ground>

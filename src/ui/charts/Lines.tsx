@@ -5,7 +5,7 @@ import type { Figure, FigureRow, Mark } from "@/core/figure";
 import { Legend } from "./Legend";
 import { DASHES, type Drawn, fill, groupAxis, hasSlider, LINE_PX, markId, opens, SLIDER, ticksTo, tipOf } from "./drawing";
 import { AXIS_PADDING, type AxisStretch } from "./axis";
-import { Plot, useAxis, type DayFlag } from "./Plot";
+import { Plot, useAxis, useSlid, type DayFlag } from "./Plot";
 
 /** About how wide a plot is, in px. */
 const USUAL_WIDTH = 620;
@@ -52,11 +52,13 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
   const everyNth = Math.max(1, Math.ceil((figure.rows.length * longest * 7) / USUAL_WIDTH));
   const hasRoom = figure.series.length === 0 || figure.series.every((_, i) => ends[i] !== undefined);
   const margins = { left: dress.axisTitle ? 58 : 44, right: figure.series.length && hasRoom ? 104 : 36 };
-  const axis = useAxis({ points: figure.rows.length, margins, isBand: false });
+  const [slid, onSlide] = useSlid({ points: figure.rows.length, margins, isBand: false }, figure);
+  const axis = useAxis(slid);
+  const slider = hasSlider(rows.length, drawn);
   return (
     <>
     {(!hasRoom || dress.legend === "above") && figure.series.length > 0 && dress.legend !== "none" && !drawn.small && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
-    <Plot label={drawn.label} axis={axis} height={drawn.small ? "100%" : 340} above={20} below={26 + under.room} flags={drawn.small ? [] : flags} stretch={stretch} onStretch={onStretch}>
+    <Plot label={drawn.label} axis={axis} height={drawn.small ? "100%" : 340} above={20} below={26 + under.room + (slider ? SLIDER.height : 0)} flags={drawn.small ? [] : flags} stretch={stretch} onStretch={onStretch}>
       <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
         <ComposedChart data={rows} margin={{ top: 20, right: axis.margins.right, bottom: 0, left: 0 }} accessibilityLayer={false}>
           <CartesianGrid stroke="var(--grid)" vertical={false} />
@@ -70,7 +72,7 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
             const shared = { key: i, dataKey: `v${i}`, stroke: fill(color), strokeWidth: isArea ? 1.4 : LINE_PX[dress.weight], isAnimationActive: false, connectNulls: false, dot };
             return isArea ? <Area {...shared} key={i} type="linear" stackId="one" fill={fill(color)} fillOpacity={figure.series.length ? 0.86 : 0.22} dot={dot as never} activeDot={false} /> : <Line {...shared} key={i} strokeDasharray={figure.series.length ? DASHES[i % DASHES.length] : ""} />;
           })}
-          {hasSlider(rows.length, drawn) && <Brush dataKey="label" {...SLIDER} />}
+          {slider && <Brush dataKey="label" {...SLIDER} onChange={onSlide} />}
         </ComposedChart>
       </ResponsiveContainer>
     </Plot>

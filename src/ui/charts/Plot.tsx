@@ -1,6 +1,6 @@
 "use client";
 import { createContext, useContext, useMemo, useState, type CSSProperties, type FocusEvent, type PointerEvent, type ReactNode } from "react";
-import { placeOf, xOf, type Axis, type AxisStretch } from "./axis";
+import { placeOf, shows, xOf, type Axis, type AxisStretch } from "./axis";
 
 /** A place of a time axis that is pointed at in one chart and shown in all that lie under one another. */
 export interface Cursor {
@@ -14,6 +14,14 @@ export const useCursor = (): Cursor | null => useContext(CursorContext);
 
 /** Whether charts lie under one another: then their axes have the same places. */
 const LinkedContext = createContext(false);
+
+/** Which places of a chart a slider leaves; all of another figure. @returns the axis that shows them, and what the slider tells */
+export function useSlid(own: Axis, figure: unknown): [Axis, (range: { startIndex?: number; endIndex?: number }) => void] {
+  const [slid, setSlid] = useState<{ figure: unknown; from: number; to: number } | null>(null);
+  const onSlide = ({ startIndex, endIndex }: { startIndex?: number; endIndex?: number }) => startIndex !== undefined && endIndex !== undefined && setSlid({ figure, from: startIndex, to: endIndex });
+  return [slid?.figure === figure && slid ? { ...own, from: slid.from, points: slid.to - slid.from + 1 } : own, onSlide];
+}
+
 /** Charts that share a cursor, where they draw a trend; what is inside is not drawn anew when it moves. */
 export function CursorScope({ isOn, isLinked, children }: { isOn: boolean; isLinked: boolean; children: ReactNode }) {
   const [place, onPlace] = useState<number | null>(null);
@@ -64,7 +72,7 @@ export function Plot({ label, axis, height, above, below, flags = [], stretch, o
   const drags = onStretch !== undefined && axis.points > 1;
   const chosen = dragged && dragged.from !== dragged.to ? { from: Math.min(dragged.from, dragged.to), to: Math.max(dragged.from, dragged.to) } : null;
   const marked = chosen ?? stretch ?? null;
-  const place = cursor && cursor.place !== null && cursor.place < axis.points ? cursor.place : null;
+  const place = cursor && cursor.place !== null && shows(axis, cursor.place) ? cursor.place : null;
   const placeAt = (event: PointerEvent<HTMLElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
     return placeOf(event.clientX - box.left, box.width, axis);
@@ -86,8 +94,8 @@ export function Plot({ label, axis, height, above, below, flags = [], stretch, o
   return (
     <div role="group" aria-label={label} style={{ position: "relative", width: "100%", height, minHeight: 120, flex: 1, ...(drags ? { touchAction: "pan-y", userSelect: "none" } : {}) }} {...(drags ? drag : {})} {...(drags || cursor ? { onPointerMove, onPointerLeave: () => { cursor?.onPlace(null); setDragged(null); } } : {})} {...(cursor ? { onFocus } : {})}>
       {children}
-      {flags.filter(({ place: at }) => at >= 0 && at < axis.points).map((flag, i) => <div key={i} style={{ ...over, left: xOf(flag.place, axis), borderLeft: "1px dashed var(--ink)", paddingLeft: 4, font: "400 12px/16px var(--sans)", color: "var(--ink-2)", whiteSpace: "nowrap", ...(flag.place > axis.points * 0.7 ? { transform: "translateX(-100%)", borderLeft: 0, borderRight: "1px dashed var(--ink)", padding: "0 4px 0 0" } : {}) }}>⚑ {flag.words}</div>)}
-      {marked && marked.to < axis.points && <div aria-hidden style={{ ...over, left: xOf(marked.from, axis), right: `calc(100% - ${xOf(marked.to, axis).replace("calc", "")})`, background: "color-mix(in srgb, var(--brass) 14%, transparent)", outline: "1.5px solid var(--brass)" }} />}
+      {flags.filter((flag) => shows(axis, flag.place)).map((flag, i) => <div key={i} style={{ ...over, left: xOf(flag.place, axis), borderLeft: "1px dashed var(--ink)", paddingLeft: 4, font: "400 12px/16px var(--sans)", color: "var(--ink-2)", whiteSpace: "nowrap", ...(flag.place - (axis.from ?? 0) > axis.points * 0.7 ? { transform: "translateX(-100%)", borderLeft: 0, borderRight: "1px dashed var(--ink)", padding: "0 4px 0 0" } : {}) }}>⚑ {flag.words}</div>)}
+      {marked && shows(axis, marked.from) && shows(axis, marked.to) && <div aria-hidden style={{ ...over, left: xOf(marked.from, axis), right: `calc(100% - ${xOf(marked.to, axis).replace("calc", "")})`, background: "color-mix(in srgb, var(--brass) 14%, transparent)", outline: "1.5px solid var(--brass)" }} />}
       {place !== null && <div aria-hidden data-cursor={place} style={{ ...over, left: xOf(place, axis), borderLeft: "1px dotted var(--ink)" }} />}
     </div>
   );

@@ -1,4 +1,4 @@
-import { placeOf, xOf } from "./axis";
+import { placeOf, shows, xOf } from "./axis";
 
 const margins = { left: 50, right: 100 };
 
@@ -18,6 +18,12 @@ describe("the place under the pointer", () => {
       const axis = { points: 4, margins, isBand };
       expect([placeOf(0, 650, axis), placeOf(649, 650, axis)]).toEqual([0, 3]);
     }
+  });
+  test("counts from the first place that a slider leaves", () => {
+    const axis = { points: 10, from: 7, margins, isBand: true };
+    expect([placeOf(50, 650, axis), placeOf(549, 650, axis)]).toEqual([7, 16]);
+    expect(xOf(7, axis)).toBe(xOf(0, { ...axis, from: 0 }));
+    expect([6, 7, 16, 17].map((place) => shows(axis, place))).toEqual([false, true, true, false]);
   });
   test("is where that place is drawn", () => {
     for (const isBand of [true, false]) {

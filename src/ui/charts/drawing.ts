@@ -32,6 +32,7 @@ export const groupAxis = ({ dress, small }: Drawn) => ({ room: dress.groupTitle 
 /** From how many stretches on a slider helps. */
 export const LONG_AXIS = 14;
 export const hasSlider = (rows: number, { dress, small }: Drawn): boolean => dress.slider && !small && rows > LONG_AXIS;
+/** Room that the slider takes under the axis is its height. */
 export const SLIDER = { height: 22, stroke: "var(--plum)", fill: "var(--mallow)", travellerWidth: 12 } as const;
 
 /** Properties that make a drawn part a button for pointer, keys and ear. */
