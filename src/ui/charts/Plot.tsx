@@ -87,7 +87,8 @@ export function Plot({ label, axis, height, above, below, flags = [], stretch, o
     if (at != null) cursor?.onPlace(Number(at));
   };
   const drag = {
-    onPointerDown: (event: PointerEvent<HTMLElement>) => event.button === 0 && setDragged({ start: event.clientX, from: placeAt(event), to: placeAt(event) }),
+    // Who moves the slider chooses no stretch.
+    onPointerDown: (event: PointerEvent<HTMLElement>) => event.button === 0 && !(event.target as Element).closest(".recharts-brush") && setDragged({ start: event.clientX, from: placeAt(event), to: placeAt(event) }),
     onPointerUp: () => { if (chosen) onStretch?.(chosen); setDragged(null); },
   };
   const over: CSSProperties = { position: "absolute", top: above, bottom: below, pointerEvents: "none" };
