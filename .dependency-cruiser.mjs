@@ -1,5 +1,19 @@
 /** Who may import whom. Order in core: a folder may import those before it. */
-const CORE_ORDER = [["base"], ["time"], ["catalog"], ["sql"], ["filter", "measure", "shapes"], ["definition"], ["sentence"], ["history"], ["plan"], ["answer"], ["figure"], ["dashboard"], ["bundle", "delivery", "exports"]];
+const CORE_ORDER = [
+  ["base"],
+  ["time"],
+  ["catalog"],
+  ["sql"],
+  ["filter", "measure", "shapes"],
+  ["definition"],
+  ["sentence"],
+  ["history"],
+  ["plan"],
+  ["answer"],
+  ["figure"],
+  ["dashboard"],
+  ["bundle", "delivery", "exports"],
+];
 const MAY = {
   core: ["core"],
   contract: ["core", "contract"],
@@ -17,25 +31,68 @@ const NOT_TEST = { pathNot: "\\.test\\.ts$" };
 const SRC = "^(?:tests/architecture/planted/)?src/";
 
 const layers = Object.entries(MAY).map(([layer, may]) => ({
-  name: `${layer}-imports`, severity: "error", comment: `${layer} may import ${may.join(", ")} only`,
-  from: { path: `${SRC}${layer}/`, ...NOT_TEST }, to: { path: SRC, pathNot: `${SRC}(${may.join("|")})/` },
+  name: `${layer}-imports`,
+  severity: "error",
+  comment: `${layer} may import ${may.join(", ")} only`,
+  from: { path: `${SRC}${layer}/`, ...NOT_TEST },
+  to: { path: SRC, pathNot: `${SRC}(${may.join("|")})/` },
 }));
 const later = CORE_ORDER.map((folders, index) => ({
-  name: `core-order-${folders[0]}`, severity: "error", comment: `core/${folders.join(", ")} comes before what it imports here`,
-  from: { path: `${SRC}core/(${folders.join("|")})/`, ...NOT_TEST }, to: { path: `${SRC}core/(${CORE_ORDER.slice(index + 1).flat().join("|") || "nothing"})/` },
+  name: `core-order-${folders[0]}`,
+  severity: "error",
+  comment: `core/${folders.join(", ")} comes before what it imports here`,
+  from: { path: `${SRC}core/(${folders.join("|")})/`, ...NOT_TEST },
+  to: {
+    path: `${SRC}core/(${
+      CORE_ORDER.slice(index + 1)
+        .flat()
+        .join("|") || "nothing"
+    })/`,
+  },
 }));
 
 const config = {
   forbidden: [
     ...layers,
     ...later,
-    { name: "core-packages", severity: "error", comment: "core takes zod, a decimal library and temporal only", from: { path: `${SRC}core/`, ...NOT_TEST }, to: { dependencyTypes: ["npm", "npm-dev", "npm-no-pkg", "core"], pathNot: CORE_PACKAGES } },
-    { name: "ui-no-sql", severity: "error", comment: "ui never enters sql or plan", from: { path: `${SRC}ui/` }, to: { path: `${SRC}core/(sql|plan)/` } },
-    { name: "only-data-knows-the-database", severity: "error", from: { path: SRC, pathNot: `${SRC}data/` }, to: { path: "^node_modules/(@mikro-orm|pg|knex)/" } },
-    { name: "by-the-index", severity: "error", comment: "a folder of core, data, demo or ui is entered by its index", from: { path: `${SRC}(core/[^/]+|data|demo|ui/[^/]+|app|server|commands|worker)`, ...NOT_TEST }, to: { path: `${SRC}(core/[^/]+|data|demo|ui/[^/]+)/(?!index\\.ts$)`, pathNot: `${SRC}$1/` } },
+    {
+      name: "core-packages",
+      severity: "error",
+      comment: "core takes zod, a decimal library and temporal only",
+      from: { path: `${SRC}core/`, ...NOT_TEST },
+      to: { dependencyTypes: ["npm", "npm-dev", "npm-no-pkg", "core"], pathNot: CORE_PACKAGES },
+    },
+    {
+      name: "ui-no-sql",
+      severity: "error",
+      comment: "ui never enters sql or plan",
+      from: { path: `${SRC}ui/` },
+      to: { path: `${SRC}core/(sql|plan)/` },
+    },
+    {
+      name: "only-data-knows-the-database",
+      severity: "error",
+      from: { path: SRC, pathNot: `${SRC}data/` },
+      to: { path: "^node_modules/(@mikro-orm|pg|knex)/" },
+    },
+    {
+      name: "by-the-index",
+      severity: "error",
+      comment: "a folder of core, data, demo or ui is entered by its index",
+      from: {
+        path: `${SRC}(core/[^/]+|data|demo|ui/[^/]+|app|server|commands|worker)`,
+        ...NOT_TEST,
+      },
+      to: { path: `${SRC}(core/[^/]+|data|demo|ui/[^/]+)/(?!index\\.ts$)`, pathNot: `${SRC}$1/` },
+    },
     { name: "no-cycles", severity: "error", from: { path: SRC }, to: { circular: true } },
   ],
-  options: { tsConfig: { fileName: "tsconfig.json" }, doNotFollow: { path: "node_modules" }, enhancedResolveOptions: { extensions: [".ts", ".tsx", ".js", ".mjs"] }, moduleSystems: ["es6"] },
+  options: {
+    tsConfig: { fileName: "tsconfig.json" },
+    doNotFollow: { path: "node_modules" },
+    enhancedResolveOptions: { extensions: [".ts", ".tsx", ".js", ".mjs"] },
+    moduleSystems: ["es6"],
+  },
 };
 
 export default config;

@@ -5,7 +5,17 @@ const config = {
   testMatch: ["**/*.test.ts"],
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "^server-only$": "<rootDir>/tests/empty.ts" },
   transform: {
-    "^.+\\.(t|j)sx?$": ["@swc/jest", { jsc: { parser: { syntax: "typescript", tsx: true }, transform: { react: { runtime: "automatic" } }, target: "es2022" }, module: { type: "commonjs" } }],
+    "^.+\\.(t|j)sx?$": [
+      "@swc/jest",
+      {
+        jsc: {
+          parser: { syntax: "typescript", tsx: true },
+          transform: { react: { runtime: "automatic" } },
+          target: "es2022",
+        },
+        module: { type: "commonjs" },
+      },
+    ],
   },
   transformIgnorePatterns: ["/node_modules/(?!(temporal-polyfill|temporal-utils|culori)/)"],
   modulePathIgnorePatterns: ["<rootDir>/.next", "<rootDir>/.data"],

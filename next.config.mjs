@@ -1,6 +1,16 @@
-
 const root = import.meta.dirname;
-const csp = ["default-src 'self'", "script-src 'self' 'unsafe-inline'", "style-src 'self' 'unsafe-inline'", "img-src 'self' data: blob:", "font-src 'self'", "connect-src 'self'", "frame-ancestors 'none'", "base-uri 'self'", "form-action 'self'", "object-src 'none'"].join("; ");
+const csp = [
+  "default-src 'self'",
+  "script-src 'self' 'unsafe-inline'",
+  "style-src 'self' 'unsafe-inline'",
+  "img-src 'self' data: blob:",
+  "font-src 'self'",
+  "connect-src 'self'",
+  "frame-ancestors 'none'",
+  "base-uri 'self'",
+  "form-action 'self'",
+  "object-src 'none'",
+].join("; ");
 
 /** @type {import("next").NextConfig} */
 const config = {
@@ -9,7 +19,26 @@ const config = {
   compiler: { styledComponents: true },
   turbopack: { root },
   outputFileTracingRoot: root,
-  serverExternalPackages: ["@mikro-orm/core", "@mikro-orm/knex", "@mikro-orm/postgresql", "@mikro-orm/migrations", "knex", "pg", "graphile-worker", "@node-rs/argon2", "pino", "yauzl", "csv-parse", "csv-stringify", "pg-query-stream", "exceljs", "nodemailer", "smtp-server", "mailparser", "playwright-core"],
+  serverExternalPackages: [
+    "@mikro-orm/core",
+    "@mikro-orm/knex",
+    "@mikro-orm/postgresql",
+    "@mikro-orm/migrations",
+    "knex",
+    "pg",
+    "graphile-worker",
+    "@node-rs/argon2",
+    "pino",
+    "yauzl",
+    "csv-parse",
+    "csv-stringify",
+    "pg-query-stream",
+    "exceljs",
+    "nodemailer",
+    "smtp-server",
+    "mailparser",
+    "playwright-core",
+  ],
   experimental: { proxyClientMaxBodySize: "512mb" },
   headers: async () => [
     {

@@ -26,7 +26,11 @@ async function main(): Promise<void> {
         await sendDue(em, systemClock, chromiumDrawer(em));
       },
       sweep: async () => {
-        await withConnection(await newSession(), (client) => client.query("DELETE FROM sessions WHERE expires_at < now(); DELETE FROM invites WHERE expires_at < now() - interval '30 days'; DELETE FROM reports WHERE deleted_at < now() - interval '30 days'; DELETE FROM dashboards WHERE deleted_at < now() - interval '30 days'; DELETE FROM saved_filters WHERE deleted_at < now() - interval '30 days'; DELETE FROM print_jobs WHERE created_at < now() - interval '1 hour'; DELETE FROM opens WHERE at < now() - interval '400 days'; DELETE FROM drafts WHERE updated_at < now() - interval '60 days'"));
+        await withConnection(await newSession(), (client) =>
+          client.query(
+            "DELETE FROM sessions WHERE expires_at < now(); DELETE FROM invites WHERE expires_at < now() - interval '30 days'; DELETE FROM reports WHERE deleted_at < now() - interval '30 days'; DELETE FROM dashboards WHERE deleted_at < now() - interval '30 days'; DELETE FROM saved_filters WHERE deleted_at < now() - interval '30 days'; DELETE FROM print_jobs WHERE created_at < now() - interval '1 hour'; DELETE FROM opens WHERE at < now() - interval '400 days'; DELETE FROM drafts WHERE updated_at < now() - interval '60 days'",
+          ),
+        );
       },
     },
   });

@@ -14,59 +14,175 @@ async function sendOne(page: Page): Promise<void> {
   await page.getByRole("link", { name: "Open faults by priority" }).first().click();
   await page.getByRole("button", { name: "Mail", exact: true }).click();
   await page.getByLabel("To a person or a team").fill("runa");
-  await page.getByRole("dialog").getByRole("button", { name: /^Runa Vale/ }).click();
+  await page
+    .getByRole("dialog")
+    .getByRole("button", { name: /^Runa Vale/ })
+    .click();
   await page.getByRole("button", { name: "Save and send once now" }).click();
   for (let tries = 0; tries < 20; tries += 1) {
     await page.goto("/mailings");
     await page.getByRole("button", { name: "Mail room" }).click();
-    if (await page.getByRole("article").isVisible().catch(() => false)) return;
+    if (
+      await page
+        .getByRole("article")
+        .isVisible()
+        .catch(() => false)
+    )
+      return;
     await page.waitForTimeout(5000);
   }
 }
 
-const PICTURES: readonly { readonly name: string; readonly login: string; readonly path: string; readonly theme?: "night"; readonly before?: (page: Page) => Promise<unknown> }[] = [
-  { name: "report", login: "ines", path: reportOf(STACKED), before: (page) => page.getByRole("button", { name: /^P3, Waiting for parts: / }).click() },
-  { name: "picker", login: "ines", path: reportOf('count faults where status is open and team is "Engine shop" by service as bars'), before: (page) => page.getByRole("button", { name: /^condition: team/ }).click() },
-  { name: "typed", login: "ines", path: reportOf(STACKED), before: async (page) => {
-    await page.getByRole("button", { name: "Type it" }).click();
-    await page.getByRole("combobox", { name: "The sentence" }).fill("count faults where statsu is open by priority split by status as stacked bars");
-  } },
-  { name: "workings", login: "sunniva", theme: "night", path: reportOf("count faults where team is my team and created during last 6 full months by service as donut"), before: (page) => page.keyboard.press("w") },
+const PICTURES: readonly {
+  readonly name: string;
+  readonly login: string;
+  readonly path: string;
+  readonly theme?: "night";
+  readonly before?: (page: Page) => Promise<unknown>;
+}[] = [
+  {
+    name: "report",
+    login: "ines",
+    path: reportOf(STACKED),
+    before: (page) => page.getByRole("button", { name: /^P3, Waiting for parts: / }).click(),
+  },
+  {
+    name: "picker",
+    login: "ines",
+    path: reportOf(
+      'count faults where status is open and team is "Engine shop" by service as bars',
+    ),
+    before: (page) => page.getByRole("button", { name: /^condition: team/ }).click(),
+  },
+  {
+    name: "typed",
+    login: "ines",
+    path: reportOf(STACKED),
+    before: async (page) => {
+      await page.getByRole("button", { name: "Type it" }).click();
+      await page
+        .getByRole("combobox", { name: "The sentence" })
+        .fill("count faults where statsu is open by priority split by status as stacked bars");
+    },
+  },
+  {
+    name: "workings",
+    login: "sunniva",
+    theme: "night",
+    path: reportOf(
+      "count faults where team is my team and created during last 6 full months by service as donut",
+    ),
+    before: (page) => page.keyboard.press("w"),
+  },
   { name: "new-report", login: "ines", path: "/reports/new" },
   { name: "dashboard", login: "ines", path: "/dashboards/1" },
   { name: "arrange", login: "ines", path: "/dashboards/1?arrange" },
   { name: "library", login: "ines", path: "/reports" },
-  { name: "item", login: "ines", path: reportOf("list faults where reopened over 1 and status is open showing key, title"), before: (page) => page.getByRole("table").getByRole("link").first().click() },
-  { name: "pivot", login: "ines", path: "/reports", before: (page) => page.getByRole("link", { name: "Open work by team and priority" }).first().click() },
-  { name: "conditions", login: "ines", path: reportOf('count faults where status is open and (team is "Engine shop" or priority is any of (P1, P2)) by priority as bars'), before: async (page) => {
-    await page.getByRole("button", { name: /^condition: status/ }).click();
-    await page.getByRole("button", { name: "In groups" }).click();
-  } },
-  { name: "history", login: "ines", path: `${reportOf("level of faults where status is open at month ends for last 18 months split by priority as area")}&under=flows`, before: async (page) => {
-    await page.getByRole("region", { name: "what came in and went out" }).getByRole("button").first().waitFor();
-    await page.locator("[data-place='8']").first().hover();
-  } },
-  { name: "dots", login: "ines", path: reportOf("median lead time in days, p85 lead time in days and p95 lead time in days of faults by day of finished for last 3 months as dots") },
+  {
+    name: "item",
+    login: "ines",
+    path: reportOf("list faults where reopened over 1 and status is open showing key, title"),
+    before: (page) => page.getByRole("table").getByRole("link").first().click(),
+  },
+  {
+    name: "pivot",
+    login: "ines",
+    path: "/reports",
+    before: (page) =>
+      page.getByRole("link", { name: "Open work by team and priority" }).first().click(),
+  },
+  {
+    name: "conditions",
+    login: "ines",
+    path: reportOf(
+      'count faults where status is open and (team is "Engine shop" or priority is any of (P1, P2)) by priority as bars',
+    ),
+    before: async (page) => {
+      await page.getByRole("button", { name: /^condition: status/ }).click();
+      await page.getByRole("button", { name: "In groups" }).click();
+    },
+  },
+  {
+    name: "history",
+    login: "ines",
+    path: `${reportOf("level of faults where status is open at month ends for last 18 months split by priority as area")}&under=flows`,
+    before: async (page) => {
+      await page
+        .getByRole("region", { name: "what came in and went out" })
+        .getByRole("button")
+        .first()
+        .waitFor();
+      await page.locator("[data-place='8']").first().hover();
+    },
+  },
+  {
+    name: "dots",
+    login: "ines",
+    path: reportOf(
+      "median lead time in days, p85 lead time in days and p95 lead time in days of faults by day of finished for last 3 months as dots",
+    ),
+  },
   { name: "sprint", login: "aoife", path: "/sprints" },
-  { name: "compare", login: "ines", path: reportOf("count faults where status is open and priority is any of (P1, P2) by priority as bars"), before: async (page) => {
-    await page.keyboard.press("c");
-    await page.getByLabel("Compare with").selectOption("sentence");
-    await page.getByLabel("A second way of asking").fill("count faults where status is open and priority is P2");
-    await page.getByRole("button", { name: "Compare", exact: true }).click();
-  } },
-  { name: "mail-room", login: "runa", path: "/reports?q=Open%20faults%20by%20priority", before: sendOne },
+  {
+    name: "compare",
+    login: "ines",
+    path: reportOf(
+      "count faults where status is open and priority is any of (P1, P2) by priority as bars",
+    ),
+    before: async (page) => {
+      await page.keyboard.press("c");
+      await page.getByLabel("Compare with").selectOption("sentence");
+      await page
+        .getByLabel("A second way of asking")
+        .fill("count faults where status is open and priority is P2");
+      await page.getByRole("button", { name: "Compare", exact: true }).click();
+    },
+  },
+  {
+    name: "mail-room",
+    login: "runa",
+    path: "/reports?q=Open%20faults%20by%20priority",
+    before: sendOne,
+  },
   { name: "people", login: "runa", path: "/settings/people" },
-  { name: "import", login: "runa", path: "/settings/imports", before: async (page) => {
-    const rows = ["key,kind,title,status,priority,created_at", ...Array.from({ length: 12 }, (_, i) => `N${i},fault,Spare reader ${i},${i === 4 ? "Done?" : "Logged"},P3,${i === 7 ? "soon" : "2026-11-20T09:00:00Z"}`)].join("\n");
-    await page.locator("input[type=file]").setInputFiles({ name: "items.csv", mimeType: "text/csv", buffer: Buffer.from(`${rows.replace("Done?", "Logged")}\nN3,fault,Twice,Logged,P3,2026-11-20T09:00:00Z\n`) });
-    await page.getByText("would be refused").waitFor();
-  } },
+  {
+    name: "import",
+    login: "runa",
+    path: "/settings/imports",
+    before: async (page) => {
+      const rows = [
+        "key,kind,title,status,priority,created_at",
+        ...Array.from(
+          { length: 12 },
+          (_, i) =>
+            `N${i},fault,Spare reader ${i},${i === 4 ? "Done?" : "Logged"},P3,${i === 7 ? "soon" : "2026-11-20T09:00:00Z"}`,
+        ),
+      ].join("\n");
+      await page
+        .locator("input[type=file]")
+        .setInputFiles({
+          name: "items.csv",
+          mimeType: "text/csv",
+          buffer: Buffer.from(
+            `${rows.replace("Done?", "Logged")}\nN3,fault,Twice,Logged,P3,2026-11-20T09:00:00Z\n`,
+          ),
+        });
+      await page.getByText("would be refused").waitFor();
+    },
+  },
 ];
 
 async function main(): Promise<void> {
   mkdirSync(FOLDER, { recursive: true });
   const browser = await chromium.launch({ executablePath: "/usr/bin/chromium" });
-  const open = async () => (await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 }, reducedMotion: "reduce" })).newPage();
+  const open = async () =>
+    (
+      await browser.newContext({
+        baseURL,
+        viewport: { width: 1280, height: 800 },
+        reducedMotion: "reduce",
+      })
+    ).newPage();
   const cover = await open();
   await cover.goto("/sign-in");
   await cover.waitForLoadState("networkidle");

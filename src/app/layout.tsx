@@ -9,7 +9,10 @@ import { cookies } from "next/headers";
 import type { ReactNode } from "react";
 import { Frame } from "@/ui/shell";
 
-export const metadata: Metadata = { title: { default: "Grand Tally", template: "%s · Grand Tally" }, description: "Say what to count; get a figure you can open." };
+export const metadata: Metadata = {
+  title: { default: "Grand Tally", template: "%s · Grand Tally" },
+  description: "Say what to count; get a figure you can open.",
+};
 
 export default async function Layout({ children }: { children: ReactNode }) {
   const theme = (await cookies()).get("gt_theme")?.value === "night" ? "night" : "day";

@@ -1,4 +1,15 @@
-import { answerWorkings, askFigure, brandOf, checkReport, deskOf, findPrintJob, newSession, systemClock, localDay, longDayText } from "@/server/web";
+import {
+  answerWorkings,
+  askFigure,
+  brandOf,
+  checkReport,
+  deskOf,
+  findPrintJob,
+  newSession,
+  systemClock,
+  localDay,
+  longDayText,
+} from "@/server/web";
 import type { PrintFacts } from "@/ui/print";
 import { roomFacts } from "./room";
 
@@ -16,8 +27,20 @@ export async function loadPrint(secret: string): Promise<PrintFacts | null> {
   if (checkReport(job.report, desk.view).length) return null;
   const shown = await askFigure(em, desk, job.report, job.dress, MOST_ROWS);
   return {
-    asOf: shown.asOf.includes(" ") ? shown.asOf : `as of ${longDayText(localDay(now, calendar.zone))}, ${shown.asOf}`,
-    facts: roomFacts(desk), brand: await brandOf(em), workspace: desk.workspace.name, who: desk.viewer.name, report: job.report, dress: job.dress, title: job.title, link: job.link,
-    shown, workings: job.workings ? await answerWorkings(em, job.report, desk.view, desk.viewer.name) : null,
+    asOf: shown.asOf.includes(" ")
+      ? shown.asOf
+      : `as of ${longDayText(localDay(now, calendar.zone))}, ${shown.asOf}`,
+    facts: roomFacts(desk),
+    brand: await brandOf(em),
+    workspace: desk.workspace.name,
+    who: desk.viewer.name,
+    report: job.report,
+    dress: job.dress,
+    title: job.title,
+    link: job.link,
+    shown,
+    workings: job.workings
+      ? await answerWorkings(em, job.report, desk.view, desk.viewer.name)
+      : null,
   };
 }

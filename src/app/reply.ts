@@ -1,9 +1,12 @@
 import type { Problem } from "@/core/base";
 import { log } from "@/server/web";
 
-export const told = (value: unknown, status = 200): Response => Response.json({ value }, { status });
-export const refusedWith = (problems: readonly Problem[], status: number): Response => Response.json({ problems }, { status });
-export const notSignedIn = (): Response => refusedWith([{ code: "session", message: "You are not signed in." }], 401);
+export const told = (value: unknown, status = 200): Response =>
+  Response.json({ value }, { status });
+export const refusedWith = (problems: readonly Problem[], status: number): Response =>
+  Response.json({ problems }, { status });
+export const notSignedIn = (): Response =>
+  refusedWith([{ code: "session", message: "You are not signed in." }], 401);
 
 const codeOf = (error: unknown): string => {
   const { code, cause } = error as { code?: string; cause?: unknown };
@@ -11,15 +14,41 @@ const codeOf = (error: unknown): string => {
 };
 
 /** Whether the database, and not the request, is at fault. */
-export const isUnreachable = (error: unknown): boolean => /^(ECONN|57P0|08|53)/.test(codeOf(error)) || /Connection terminated|Knex: Timeout acquiring|starting up|shutting down/.test(String((error as Error)?.message));
+export const isUnreachable = (error: unknown): boolean =>
+  /^(ECONN|57P0|08|53)/.test(codeOf(error)) ||
+  /Connection terminated|Knex: Timeout acquiring|starting up|shutting down/.test(
+    String((error as Error)?.message),
+  );
 export const isTooSlow = (error: unknown): boolean => codeOf(error) === "57014";
 
 /** What a failure of ours is told as: never a stack, never its words. */
 export function failed(error: unknown): Response {
-  if (isTooSlow(error)) return refusedWith([{ code: "slow", message: "This takes longer than 30 seconds and was stopped. Ask for less at once." }], 503);
-  if (isUnreachable(error)) return refusedWith([{ code: "database", message: "The records cannot be reached just now. Nothing is lost; it goes on by itself when they are back." }], 503);
+  if (isTooSlow(error))
+    return refusedWith(
+      [
+        {
+          code: "slow",
+          message: "This takes longer than 30 seconds and was stopped. Ask for less at once.",
+        },
+      ],
+      503,
+    );
+  if (isUnreachable(error))
+    return refusedWith(
+      [
+        {
+          code: "database",
+          message:
+            "The records cannot be reached just now. Nothing is lost; it goes on by itself when they are back.",
+        },
+      ],
+      503,
+    );
   log.error({ error }, "a request failed");
-  return refusedWith([{ code: "internal", message: "Something went wrong on our side. Nothing is lost." }], 500);
+  return refusedWith(
+    [{ code: "internal", message: "Something went wrong on our side. Nothing is lost." }],
+    500,
+  );
 }
 
 /** Whether a request that changes something comes from our own pages. */

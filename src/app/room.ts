@@ -7,7 +7,12 @@ export const roomFacts = ({ view, data, viewer }: Desk): RoomFacts => ({
   data,
   calendar: { ...view.calendar, holidays: [...view.calendar.holidays] },
   now: view.now,
-  viewer: { person: viewer.person, team: viewer.team, teams: viewer.teams, projects: viewer.projects },
+  viewer: {
+    person: viewer.person,
+    team: viewer.team,
+    teams: viewer.teams,
+    projects: viewer.projects,
+  },
   mayBuild: mayBuild(viewer),
   mayChangeItems: !viewer.isClient,
 });

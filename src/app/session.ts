@@ -2,7 +2,14 @@ import { cookies } from "next/headers";
 import { redirect } from "next/navigation";
 import { cache } from "react";
 import { connection } from "next/server";
-import { deskOf, newSession, systemClock, viewerOfSession, type Desk, type EntityManager } from "@/server/web";
+import {
+  deskOf,
+  newSession,
+  systemClock,
+  viewerOfSession,
+  type Desk,
+  type EntityManager,
+} from "@/server/web";
 
 export const COOKIE = "gt_session";
 
@@ -24,5 +31,11 @@ export async function signedIn(): Promise<{ em: EntityManager; desk: Desk }> {
 }
 
 export async function setSession(secret: string): Promise<void> {
-  (await cookies()).set(COOKIE, secret, { httpOnly: true, sameSite: "lax", path: "/", maxAge: 30 * 86_400, secure: false });
+  (await cookies()).set(COOKIE, secret, {
+    httpOnly: true,
+    sameSite: "lax",
+    path: "/",
+    maxAge: 30 * 86_400,
+    secure: false,
+  });
 }

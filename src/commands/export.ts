@@ -1,4 +1,3 @@
-
 import { exportBundle, newSession } from "@/data";
 import { fromCaller, runCommand } from "./run";
 

@@ -1,5 +1,13 @@
 import { parseInstant, type Instant } from "@/core/time";
-import { createWorkspace, hasWorkspace, importBundle, inTransaction, migrate, newSession, refreshHistories } from "@/data";
+import {
+  createWorkspace,
+  hasWorkspace,
+  importBundle,
+  inTransaction,
+  migrate,
+  newSession,
+  refreshHistories,
+} from "@/data";
 import { DEMO_PASSWORD, FIGURES, makeWorld } from "@/demo";
 import { setPasswords } from "@/server/accounts/signIn";
 import { systemClock } from "@/server/clock";
@@ -13,11 +21,20 @@ const say = (line: string): void => void process.stdout.write(`${line}\n`);
 async function makeDemo(end: Instant): Promise<void> {
   const em = await newSession();
   say("Making Saltmarsh Ferries: 26 months of a ferry company …");
-  await createWorkspace(em, "Saltmarsh Ferries", { password: DEMO_PASSWORD, people: FIGURES.map(({ login, name, role, team, says }) => ({ login, name, role, team, says })) });
+  await createWorkspace(em, "Saltmarsh Ferries", {
+    password: DEMO_PASSWORD,
+    people: FIGURES.map(({ login, name, role, team, says }) => ({ login, name, role, team, says })),
+  });
   const outcome = await importBundle(em, makeWorld({ seed: SEED, end }), { now: end });
   const [wrong] = outcome.refused;
-  if (wrong) throw new Error(`the demo refuses ${outcome.refused.length} of its own rows: ${wrong.table} line ${wrong.line}, ${wrong.reason}`);
-  await setPasswords(em, FIGURES.map(({ login }) => ({ login, password: DEMO_PASSWORD })));
+  if (wrong)
+    throw new Error(
+      `the demo refuses ${outcome.refused.length} of its own rows: ${wrong.table} line ${wrong.line}, ${wrong.reason}`,
+    );
+  await setPasswords(
+    em,
+    FIGURES.map(({ login }) => ({ login, password: DEMO_PASSWORD })),
+  );
   await makeReadyMade(em, "ines");
 }
 
@@ -27,7 +44,8 @@ runCommand(async () => {
   const em = await newSession();
   await inTransaction(em, refreshHistories);
   if (await hasWorkspace(em)) return;
-  if (process.argv.includes("--empty")) return void (await createWorkspace(em, "Our workspace", null));
+  if (process.argv.includes("--empty"))
+    return void (await createWorkspace(em, "Our workspace", null));
   const end = process.env.GRAND_TALLY_END ? parseInstant(process.env.GRAND_TALLY_END) : null;
   await makeDemo(end ?? systemClock.now());
 });

@@ -5,7 +5,9 @@ import { closeDatabase } from "@/data";
 export function runCommand(work: () => Promise<void>): void {
   work()
     .catch((error: unknown) => {
-      process.stderr.write(`grand tally: ${error instanceof Error ? error.message : String(error)}\n`);
+      process.stderr.write(
+        `grand tally: ${error instanceof Error ? error.message : String(error)}\n`,
+      );
       process.exitCode = 1;
     })
     .finally(() => closeDatabase());

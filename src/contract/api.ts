@@ -1,31 +1,48 @@
 import { z } from "zod";
 
-const Percent = z.object({ base: z.enum(["all", "shown", "own row", "own column"]).default("shown"), decimals: z.int().min(0).max(4).default(1) });
+const Percent = z.object({
+  base: z.enum(["all", "shown", "own row", "own column"]).default("shown"),
+  decimals: z.int().min(0).max(4).default(1),
+});
 /** A group as a program names it: as kept, null for not set, a marked one for the rest. */
-export const GroupValue = z.union([z.string(), z.number(), z.null(), z.object({ rest: z.literal(true) })]);
+export const GroupValue = z.union([
+  z.string(),
+  z.number(),
+  z.null(),
+  z.object({ rest: z.literal(true) }),
+]);
 export type GroupValue = z.infer<typeof GroupValue>;
 
 /** A sentence, or the definition that it stands for. */
-const asked = { sentence: z.string().optional(), definition: z.unknown().optional(), now: z.string().optional() };
+const asked = {
+  sentence: z.string().optional(),
+  definition: z.unknown().optional(),
+  now: z.string().optional(),
+};
 const oneOf = { message: "send a sentence or a definition, one of them" };
-const isOne = (body: { sentence?: string; definition?: unknown }) => (body.sentence === undefined) !== (body.definition === undefined);
+const isOne = (body: { sentence?: string; definition?: unknown }) =>
+  (body.sentence === undefined) !== (body.definition === undefined);
 
-export const AnswerRequest = z.strictObject({
-  ...asked,
-  percent: Percent.optional(),
-  /** Of a burndown: by when it may be done, too. */
-  forecast: z.literal(true).optional(),
-}).refine(isOne, oneOf);
-export const RecordsRequest = z.strictObject({
-  ...asked,
-  percent: Percent.optional(),
-  group: z.array(GroupValue).max(3).optional(),
-  split: GroupValue.optional(),
-  offset: z.int().min(0).default(0),
-  limit: z.int().min(1).max(10_000).default(1_000),
-  /** Which measure's figure is opened, from 0, where it has conditions of its own. */
-  measure: z.int().min(0).max(5).optional(),
-}).refine(isOne, oneOf);
+export const AnswerRequest = z
+  .strictObject({
+    ...asked,
+    percent: Percent.optional(),
+    /** Of a burndown: by when it may be done, too. */
+    forecast: z.literal(true).optional(),
+  })
+  .refine(isOne, oneOf);
+export const RecordsRequest = z
+  .strictObject({
+    ...asked,
+    percent: Percent.optional(),
+    group: z.array(GroupValue).max(3).optional(),
+    split: GroupValue.optional(),
+    offset: z.int().min(0).default(0),
+    limit: z.int().min(1).max(10_000).default(1_000),
+    /** Which measure's figure is opened, from 0, where it has conditions of its own. */
+    measure: z.int().min(0).max(5).optional(),
+  })
+  .refine(isOne, oneOf);
 
 /** RFC 9457. */
 export interface ProblemDetails {

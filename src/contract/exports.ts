@@ -10,7 +10,14 @@ export const ExportRequest = z.object({
   dress: DressSchema,
   title: z.string().max(300),
   link: z.string().max(10_000).regex(/^\//),
-  opened: z.object({ path: z.array(z.string()).max(3), split: z.string().optional(), measure: z.int().optional(), before: z.literal(true).optional() }).optional(),
+  opened: z
+    .object({
+      path: z.array(z.string()).max(3),
+      split: z.string().optional(),
+      measure: z.int().optional(),
+      before: z.literal(true).optional(),
+    })
+    .optional(),
   page: z.object({ paper: z.enum(["A4", "Letter"]), across: z.boolean() }).optional(),
 });
 export type ExportRequest = z.input<typeof ExportRequest>;

@@ -1,6 +1,14 @@
 import { z } from "zod";
 import type { CountAnswer, HistoryAnswer, Percentages } from "@/core/answer";
-import { DressSchema, ReportSchema, WORK_UNITS, type BurndownReport, type Dress, type Report, type Tile } from "@/core/definition";
+import {
+  DressSchema,
+  ReportSchema,
+  WORK_UNITS,
+  type BurndownReport,
+  type Dress,
+  type Report,
+  type Tile,
+} from "@/core/definition";
 import type { Figure, Said } from "@/core/figure";
 import type { Value } from "@/core/filter";
 import type { Cause, Forecast } from "@/core/history";
@@ -10,13 +18,21 @@ import type { ShapeId } from "@/core/shapes";
 /** What the rooms ask the server, and what it answers; shared by both sides. */
 export const FigureAsk = z.object({ definition: ReportSchema, dress: DressSchema });
 
-const Opened = z.object({ path: z.array(z.string()).max(3), split: z.string().optional(), measure: z.int().min(0).max(5).optional(), before: z.literal(true).optional(), record: z.int().optional() });
+const Opened = z.object({
+  path: z.array(z.string()).max(3),
+  split: z.string().optional(),
+  measure: z.int().min(0).max(5).optional(),
+  before: z.literal(true).optional(),
+  record: z.int().optional(),
+});
 const Paths = z.array(z.array(z.string()).min(1).max(6)).max(40);
 export const RecordsAskSchema = z.object({
   definition: ReportSchema,
   opened: Opened.optional(),
   showing: Paths,
-  sorts: z.array(z.object({ field: z.array(z.string()), descending: z.literal(true).optional() })).max(6),
+  sorts: z
+    .array(z.object({ field: z.array(z.string()), descending: z.literal(true).optional() }))
+    .max(6),
   offset: z.int().min(0),
   limit: z.int().min(1).max(500),
 });
@@ -24,41 +40,155 @@ export type OpenedPart = z.infer<typeof Opened>;
 
 export const WorkingsAsk = z.object({ definition: ReportSchema });
 /** The values of a field among what a report counts, without the condition at `except`. */
-export const ValuesAsk = z.object({ definition: ReportSchema, field: z.array(z.string()).min(1), except: z.int().optional(), words: z.string().max(200).optional() });
-export const SaveReportAsk = z.object({ id: z.int().optional(), version: z.int().optional(), name: z.string(), purpose: z.string().optional(), category: z.string().optional(), definition: z.unknown(), dress: z.unknown() });
+export const ValuesAsk = z.object({
+  definition: ReportSchema,
+  field: z.array(z.string()).min(1),
+  except: z.int().optional(),
+  words: z.string().max(200).optional(),
+});
+export const SaveReportAsk = z.object({
+  id: z.int().optional(),
+  version: z.int().optional(),
+  name: z.string(),
+  purpose: z.string().optional(),
+  category: z.string().optional(),
+  definition: z.unknown(),
+  dress: z.unknown(),
+});
 const Kind = z.enum(["report", "dashboard", "filter"]);
 export const KeptAsk = z.object({ kind: Kind, id: z.int() });
-const Share = z.object({ everyone: z.boolean(), person: z.int().nullable(), team: z.int().nullable(), mayChange: z.boolean() }).refine((share) => [share.everyone, share.person !== null, share.team !== null].filter(Boolean).length === 1, "a share is with everyone, a person or a team");
+const Share = z
+  .object({
+    everyone: z.boolean(),
+    person: z.int().nullable(),
+    team: z.int().nullable(),
+    mayChange: z.boolean(),
+  })
+  .refine(
+    (share) =>
+      [share.everyone, share.person !== null, share.team !== null].filter(Boolean).length === 1,
+    "a share is with everyone, a person or a team",
+  );
 export const SharesAsk = z.object({ kind: Kind, id: z.int(), shares: z.array(Share).max(200) });
-export const SaveFilterAsk = z.object({ id: z.int().optional(), version: z.int().optional(), name: z.string(), purpose: z.string().default(""), subject: z.unknown(), where: z.unknown() });
-export const SaveMeasureAsk = z.object({ id: z.int().optional(), name: z.string(), means: z.string(), subject: z.string(), measure: z.unknown() });
-export const DraftAsk = z.object({ report: z.int().min(0), draft: z.object({ report: ReportSchema, dress: DressSchema, name: z.string().max(200), baseVersion: z.int() }).nullable() });
+export const SaveFilterAsk = z.object({
+  id: z.int().optional(),
+  version: z.int().optional(),
+  name: z.string(),
+  purpose: z.string().default(""),
+  subject: z.unknown(),
+  where: z.unknown(),
+});
+export const SaveMeasureAsk = z.object({
+  id: z.int().optional(),
+  name: z.string(),
+  means: z.string(),
+  subject: z.string(),
+  measure: z.unknown(),
+});
+export const DraftAsk = z.object({
+  report: z.int().min(0),
+  draft: z
+    .object({
+      report: ReportSchema,
+      dress: DressSchema,
+      name: z.string().max(200),
+      baseVersion: z.int(),
+    })
+    .nullable(),
+});
 export const TwinsAsk = z.object({ definition: ReportSchema, except: z.int().nullable() });
-export const CompareAsk = z.object({ definition: ReportSchema, opened: Opened.optional(), with: z.discriminatedUnion("kind", [z.object({ kind: z.literal("report"), id: z.int() }), z.object({ kind: z.literal("filter"), id: z.int() }), z.object({ kind: z.literal("sentence"), sentence: z.string().max(10_000) }), z.object({ kind: z.literal("keys"), text: z.string().max(200_000) })]) });
-export const QuickLookAsk = z.object({ definition: ReportSchema, opened: Opened.optional(), field: z.array(z.string()).min(1) });
-export const ChangeItemsAsk = z.object({ changes: z.array(z.object({ key: z.string(), field: z.string(), to: z.string().nullable(), expected: z.string().nullable().optional() })).min(1).max(2000) });
+export const CompareAsk = z.object({
+  definition: ReportSchema,
+  opened: Opened.optional(),
+  with: z.discriminatedUnion("kind", [
+    z.object({ kind: z.literal("report"), id: z.int() }),
+    z.object({ kind: z.literal("filter"), id: z.int() }),
+    z.object({ kind: z.literal("sentence"), sentence: z.string().max(10_000) }),
+    z.object({ kind: z.literal("keys"), text: z.string().max(200_000) }),
+  ]),
+});
+export const QuickLookAsk = z.object({
+  definition: ReportSchema,
+  opened: Opened.optional(),
+  field: z.array(z.string()).min(1),
+});
+export const ChangeItemsAsk = z.object({
+  changes: z
+    .array(
+      z.object({
+        key: z.string(),
+        field: z.string(),
+        to: z.string().nullable(),
+        expected: z.string().nullable().optional(),
+      }),
+    )
+    .min(1)
+    .max(2000),
+});
 
 export const MailingAsk = z.object({
-  id: z.int().optional(), kind: z.enum(["report", "dashboard"]), target: z.int(), every: z.enum(["day", "week", "month"]), on: z.int().min(1).max(31).default(1), at: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/), people: z.array(z.int()).max(200), teams: z.array(z.int()).max(50), skipEmpty: z.boolean(),
-  paper: z.enum(["A4", "Letter"]).default("A4"), across: z.boolean().default(true), now: z.boolean().optional(),
+  id: z.int().optional(),
+  kind: z.enum(["report", "dashboard"]),
+  target: z.int(),
+  every: z.enum(["day", "week", "month"]),
+  on: z.int().min(1).max(31).default(1),
+  at: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/),
+  people: z.array(z.int()).max(200),
+  teams: z.array(z.int()).max(50),
+  skipEmpty: z.boolean(),
+  paper: z.enum(["A4", "Letter"]).default("A4"),
+  across: z.boolean().default(true),
+  now: z.boolean().optional(),
 });
-export const DayNoteAsk = z.object({ id: z.int().optional(), day: z.string().regex(/^\d{4}-\d\d-\d\d$/), words: z.string().trim().min(1).max(200), service: z.int().nullable(), report: z.int().nullable() });
-export const FindingAsk = z.object({ report: z.int().nullable(), words: z.string().trim().min(1).max(500), address: z.string().max(10_000), picture: z.string().max(400_000).nullable() });
+export const DayNoteAsk = z.object({
+  id: z.int().optional(),
+  day: z.string().regex(/^\d{4}-\d\d-\d\d$/),
+  words: z.string().trim().min(1).max(200),
+  service: z.int().nullable(),
+  report: z.int().nullable(),
+});
+export const FindingAsk = z.object({
+  report: z.int().nullable(),
+  words: z.string().trim().min(1).max(500),
+  address: z.string().max(10_000),
+  picture: z.string().max(400_000).nullable(),
+});
 export const DefinitionFileAsk = z.object({ text: z.string().max(2_000_000) });
-export const BrandAsk = z.object({ heading: z.string().max(120), picture: z.string().max(400_000).regex(/^$|^data:image\/(png|jpeg);base64,/) });
+export const BrandAsk = z.object({
+  heading: z.string().max(120),
+  picture: z
+    .string()
+    .max(400_000)
+    .regex(/^$|^data:image\/(png|jpeg);base64,/),
+});
 export const AboutAsk = z.object({ about: z.string().max(400) });
 export const ForecastAsk = z.object({ definition: ReportSchema });
 export const NothingAsk = z.object({});
 export const IdAsk = z.object({ id: z.int() });
 export const PinAsk = z.object({ kind: Kind, id: z.int(), pinned: z.boolean() });
-export const SaveDashboardAsk = z.object({ id: z.int().optional(), version: z.int().optional(), name: z.string(), purpose: z.string().optional(), tiles: z.unknown() });
+export const SaveDashboardAsk = z.object({
+  id: z.int().optional(),
+  version: z.int().optional(),
+  name: z.string(),
+  purpose: z.string().optional(),
+  tiles: z.unknown(),
+});
 export const FindAsk = z.object({ words: z.string().max(10_000) });
 export const SignInAsk = z.object({ login: z.string().max(200), password: z.string().max(200) });
 export const InviteAcceptAsk = z.object({ secret: z.string(), password: z.string().max(400) });
-export const FirstAsk = z.object({ workspace: z.string().max(200), login: z.string().max(100), name: z.string().max(200), password: z.string().max(400) });
+export const FirstAsk = z.object({
+  workspace: z.string().max(200),
+  login: z.string().max(100),
+  name: z.string().max(200),
+  password: z.string().max(400),
+});
 /** `stood`: as it stood at the end of a day, where the report says no day of its own. */
 export const TileAsk = z.object({ report: z.int(), stood: z.iso.date().optional() });
-export const ImportActAsk = z.object({ id: z.int(), act: z.enum(["bring in", "stop"]), stages: z.record(z.string(), z.enum(["waiting", "under way", "finished"])).optional() });
+export const ImportActAsk = z.object({
+  id: z.int(),
+  act: z.enum(["bring in", "stop"]),
+  stages: z.record(z.string(), z.enum(["waiting", "under way", "finished"])).optional(),
+});
 
 /** A record as a table shows it: each cell in words. */
 export interface ShownRecord {
@@ -70,14 +200,24 @@ export interface ShownRecord {
 }
 export interface ShownRecords {
   readonly count: number;
-  readonly columns: readonly { readonly field: readonly string[]; readonly words: string; readonly align: "left" | "right" }[];
+  readonly columns: readonly {
+    readonly field: readonly string[];
+    readonly words: string;
+    readonly align: "left" | "right";
+  }[];
   readonly rows: readonly ShownRecord[];
 }
 
 /** Whom the sign-in page of a demo workspace offers, and their password. */
 export interface DemoFacts {
   readonly password: string;
-  readonly people: readonly { readonly login: string; readonly name: string; readonly role: string; readonly team: string; readonly says: string }[];
+  readonly people: readonly {
+    readonly login: string;
+    readonly name: string;
+    readonly role: string;
+    readonly team: string;
+    readonly says: string;
+  }[];
 }
 
 /** Something that the quick box found. */
@@ -95,30 +235,73 @@ export interface ImportState {
   readonly doing: string;
   readonly share: number;
   readonly problem: string | null;
-  readonly tables: readonly { readonly file: string; readonly read: number; readonly fresh: number; readonly changed: number; readonly same: number; readonly refused: number }[];
+  readonly tables: readonly {
+    readonly file: string;
+    readonly read: number;
+    readonly fresh: number;
+    readonly changed: number;
+    readonly same: number;
+    readonly refused: number;
+  }[];
   readonly refused: number;
-  readonly causes: readonly { readonly reason: string; readonly count: number; readonly where: string }[];
-  readonly unstaged: readonly { readonly status: string; readonly guess: "waiting" | "under way" | "finished" }[];
+  readonly causes: readonly {
+    readonly reason: string;
+    readonly count: number;
+    readonly where: string;
+  }[];
+  readonly unstaged: readonly {
+    readonly status: string;
+    readonly guess: "waiting" | "under way" | "finished";
+  }[];
 }
 
 /** Records drawn one by one: when (ms), how much, and both in words. */
 export interface ShownDots {
   readonly of: number;
-  readonly dots: readonly { readonly id: number; readonly key: string | null; readonly at: number; readonly value: number; readonly words: string; readonly when: string }[];
+  readonly dots: readonly {
+    readonly id: number;
+    readonly key: string | null;
+    readonly at: number;
+    readonly value: number;
+    readonly words: string;
+    readonly when: string;
+  }[];
 }
 
 /** A report answered for the screen. */
 export type ShownFigure =
-  | { readonly kind: "count"; readonly answer: CountAnswer; readonly percentages: Percentages; readonly figure: Figure; readonly says: readonly Said[]; readonly asOf: string; readonly dots?: ShownDots }
+  | {
+      readonly kind: "count";
+      readonly answer: CountAnswer;
+      readonly percentages: Percentages;
+      readonly figure: Figure;
+      readonly says: readonly Said[];
+      readonly asOf: string;
+      readonly dots?: ShownDots;
+    }
   | { readonly kind: "list"; readonly records: ShownRecords; readonly asOf: string }
-  | { readonly kind: "history"; readonly answer: HistoryAnswer; readonly figure: Figure | null; readonly says: readonly Said[]; readonly asOf: string; readonly pace?: ShownPace; readonly blank?: string };
+  | {
+      readonly kind: "history";
+      readonly answer: HistoryAnswer;
+      readonly figure: Figure | null;
+      readonly says: readonly Said[];
+      readonly asOf: string;
+      readonly pace?: ShownPace;
+      readonly blank?: string;
+    };
 
 /** The guide line of a burndown, in working days and by the clock. */
 export interface ShownPace {
   readonly working: readonly { readonly t: number; readonly pace: string }[];
   readonly clock: readonly { readonly t: number; readonly pace: string }[];
   /** Local days of the time that is drawn, and which of them are worked. */
-  readonly days: readonly { readonly day: string; readonly start: number; readonly end: number; readonly works: boolean; readonly name: string | null }[];
+  readonly days: readonly {
+    readonly day: string;
+    readonly start: number;
+    readonly end: number;
+    readonly works: boolean;
+    readonly name: string | null;
+  }[];
 }
 
 /** A value that a picker offers, with how many records it would give. */
@@ -254,7 +437,12 @@ export interface ItemChange {
 }
 
 export interface ItemsChanged {
-  readonly changed: readonly { readonly key: string; readonly field: string; readonly from: string | null; readonly to: string | null }[];
+  readonly changed: readonly {
+    readonly key: string;
+    readonly field: string;
+    readonly from: string | null;
+    readonly to: string | null;
+  }[];
   readonly left: readonly { readonly key: string; readonly why: string }[];
 }
 
@@ -266,7 +454,11 @@ export interface ShownComparison {
   readonly onlyThere: readonly { readonly key: string; readonly title: string }[];
   readonly onlyHereCount: number;
   readonly onlyThereCount: number;
-  readonly partedBy: readonly { readonly says: string; readonly side: "here" | "there"; readonly fails: number }[];
+  readonly partedBy: readonly {
+    readonly says: string;
+    readonly side: "here" | "there";
+    readonly fails: number;
+  }[];
   readonly unknown: readonly string[];
 }
 
@@ -283,7 +475,11 @@ export interface MailingLine {
   readonly kind: "report" | "dashboard";
   readonly target: number;
   readonly name: string;
-  readonly schedule: { readonly every: "day" | "week" | "month"; readonly on: number; readonly at: string };
+  readonly schedule: {
+    readonly every: "day" | "week" | "month";
+    readonly on: number;
+    readonly at: string;
+  };
   readonly people: readonly number[];
   readonly teams: readonly number[];
   readonly skipEmpty: boolean;
@@ -304,7 +500,12 @@ export interface MailLine {
   readonly subject: string;
   readonly text: string;
   readonly html: string;
-  readonly attachments: readonly { readonly id: number; readonly name: string; readonly type: string; readonly bytes: number }[];
+  readonly attachments: readonly {
+    readonly id: number;
+    readonly name: string;
+    readonly type: string;
+    readonly bytes: number;
+  }[];
 }
 
 export interface NoticeLine {
@@ -332,7 +533,11 @@ export interface FindingLine {
   readonly at: string;
 }
 
-export const SprintAsk = z.object({ sprint: z.int(), unit: z.enum(WORK_UNITS), stood: z.iso.date().optional() });
+export const SprintAsk = z.object({
+  sprint: z.int(),
+  unit: z.enum(WORK_UNITS),
+  stood: z.iso.date().optional(),
+});
 
 /** A sprint among others; days are local ones. */
 export interface SprintLine {
@@ -356,7 +561,14 @@ interface SprintItemLine {
 export interface ShownSprint {
   readonly definition: BurndownReport;
   readonly shown: ShownFigure & { readonly kind: "history" };
-  readonly ledger: readonly { readonly at: number; readonly key: string; readonly title: string; readonly cause: Cause; readonly amount: string; readonly by: string | null }[];
+  readonly ledger: readonly {
+    readonly at: number;
+    readonly key: string;
+    readonly title: string;
+    readonly cause: Cause;
+    readonly amount: string;
+    readonly by: string | null;
+  }[];
   readonly finished: readonly SprintItemLine[];
   readonly open: readonly SprintItemLine[];
   readonly out: readonly SprintItemLine[];
@@ -425,8 +637,18 @@ export interface ItemPage {
   readonly createdAt: string;
   readonly now: string;
   readonly mayChange: boolean;
-  readonly links: readonly { readonly link: string; readonly key: string; readonly title: string; readonly outward: boolean }[];
-  readonly comments: readonly { readonly at: string; readonly by: string | null; readonly text: string; readonly internal: boolean }[];
+  readonly links: readonly {
+    readonly link: string;
+    readonly key: string;
+    readonly title: string;
+    readonly outward: boolean;
+  }[];
+  readonly comments: readonly {
+    readonly at: string;
+    readonly by: string | null;
+    readonly text: string;
+    readonly internal: boolean;
+  }[];
 }
 
 export interface PersonLine {

@@ -6,7 +6,14 @@ import { pipeline } from "node:stream/promises";
 import { parse } from "csv-parse";
 import { stringify } from "csv-stringify";
 import { open as openZip, type Entry, type ZipFile } from "yauzl";
-import { TABLE_IDS, TABLES, type RawBundle, type RawTable, type Refusal, type TableId } from "@/core/bundle";
+import {
+  TABLE_IDS,
+  TABLES,
+  type RawBundle,
+  type RawTable,
+  type Refusal,
+  type TableId,
+} from "@/core/bundle";
 
 /** A bundle that cannot be read at all; the message is for the person who brought it. */
 export class UnreadableBundle extends Error {}
@@ -34,7 +41,14 @@ export async function readBundleFiles(path: string): Promise<RawBundle> {
 }
 
 async function readTable(stream: Readable, name: string): Promise<RawTable> {
-  const parser = stream.pipe(parse({ bom: true, delimiter: name.endsWith(".tsv") ? "\t" : ",", relax_column_count: true, skip_empty_lines: true }));
+  const parser = stream.pipe(
+    parse({
+      bom: true,
+      delimiter: name.endsWith(".tsv") ? "\t" : ",",
+      relax_column_count: true,
+      skip_empty_lines: true,
+    }),
+  );
   stream.on("error", (error) => parser.destroy(error));
   const kept = new Map<string, string>();
   const once = (cell: string): string => {
@@ -52,7 +66,10 @@ async function readTable(stream: Readable, name: string): Promise<RawTable> {
     for await (const cells of parser as AsyncIterable<string[]>) {
       rows.push(cells.map(once));
       lines.push(line);
-      const breaks = cells.reduce((sum, cell) => sum + (cell.includes("\n") ? cell.split("\n").length - 1 : 0), 0);
+      const breaks = cells.reduce(
+        (sum, cell) => sum + (cell.includes("\n") ? cell.split("\n").length - 1 : 0),
+        0,
+      );
       broken ||= breaks > 0;
       line += 1 + breaks;
     }
@@ -64,7 +81,13 @@ async function readTable(stream: Readable, name: string): Promise<RawTable> {
 }
 
 async function readZip(path: string, raw: { [T in TableId]?: RawTable }): Promise<void> {
-  const zip = await new Promise<ZipFile>((resolve, reject) => openZip(path, { lazyEntries: true, autoClose: false }, (error, file) => (error ? reject(new UnreadableBundle(`${basename(path)} is neither a folder nor a zip file`)) : resolve(file))));
+  const zip = await new Promise<ZipFile>((resolve, reject) =>
+    openZip(path, { lazyEntries: true, autoClose: false }, (error, file) =>
+      error
+        ? reject(new UnreadableBundle(`${basename(path)} is neither a folder nor a zip file`))
+        : resolve(file),
+    ),
+  );
   try {
     let size = 0;
     for (;;) {
@@ -74,8 +97,11 @@ async function readZip(path: string, raw: { [T in TableId]?: RawTable }): Promis
       const table = tableOf(name);
       if (!table || entry.fileName.split("/").length > 2) continue;
       size += entry.uncompressedSize;
-      if (size > LARGEST_BUNDLE) throw new UnreadableBundle(`${basename(path)} unpacks to more than 4 GiB`);
-      const stream = await new Promise<Readable>((resolve, reject) => zip.openReadStream(entry, (error, opened) => (error ? reject(error) : resolve(opened))));
+      if (size > LARGEST_BUNDLE)
+        throw new UnreadableBundle(`${basename(path)} unpacks to more than 4 GiB`);
+      const stream = await new Promise<Readable>((resolve, reject) =>
+        zip.openReadStream(entry, (error, opened) => (error ? reject(error) : resolve(opened))),
+      );
       raw[table] = await readTable(stream, name);
     }
   } finally {
@@ -91,35 +117,67 @@ const nextEntry = (zip: ZipFile): Promise<Entry | null> =>
     };
     zip.once("entry", settle);
     zip.once("end", () => settle(null));
-    zip.once("error", (error) => reject(new UnreadableBundle(`the zip file is damaged: ${(error as Error).message}`)));
+    zip.once("error", (error) =>
+      reject(new UnreadableBundle(`the zip file is damaged: ${(error as Error).message}`)),
+    );
     zip.readEntry();
   });
 
 /** Writes one file of a bundle. */
-export async function writeTable(folder: string, name: string, columns: readonly string[], rows: AsyncIterable<readonly unknown[]> | Iterable<readonly unknown[]>): Promise<void> {
+export async function writeTable(
+  folder: string,
+  name: string,
+  columns: readonly string[],
+  rows: AsyncIterable<readonly unknown[]> | Iterable<readonly unknown[]>,
+): Promise<void> {
   await mkdir(folder, { recursive: true });
-  await pipeline(rows as Iterable<unknown>, stringify({ header: true, columns: columns as string[] }), createWriteStream(join(folder, name)));
+  await pipeline(
+    rows as Iterable<unknown>,
+    stringify({ header: true, columns: columns as string[] }),
+    createWriteStream(join(folder, name)),
+  );
 }
 
 /** Writes refused rows as FILE.csv with a reason column, to be mended and brought again. */
-export async function writeRefused(folder: string, raw: RawBundle, refused: readonly Refusal[]): Promise<string[]> {
+export async function writeRefused(
+  folder: string,
+  raw: RawBundle,
+  refused: readonly Refusal[],
+): Promise<string[]> {
   const names: string[] = [];
   for (const id of TABLE_IDS) {
     const rows = refused.filter((refusal) => refusal.table === id).sort((a, b) => a.line - b.line);
     if (rows.length === 0) continue;
     const name = `${TABLES[id].file}.csv`;
     const columns = raw[id]!.columns;
-    await writeTable(folder, name, [...columns, "reason"], rows.map((refusal) => [...columns.map((_, i) => refusal.row[i] ?? ""), `line ${refusal.line}, ${refusal.column}: ${refusal.reason}`]));
+    await writeTable(
+      folder,
+      name,
+      [...columns, "reason"],
+      rows.map((refusal) => [
+        ...columns.map((_, i) => refusal.row[i] ?? ""),
+        `line ${refusal.line}, ${refusal.column}: ${refusal.reason}`,
+      ]),
+    );
     names.push(name);
   }
   return names;
 }
 
 /** Writes a template for the statuses that no file describes. */
-export async function writeStatusTemplate(folder: string, unstaged: readonly { status: string; guess: string }[]): Promise<string> {
+export async function writeStatusTemplate(
+  folder: string,
+  unstaged: readonly { status: string; guess: string }[],
+): Promise<string> {
   const path = join(folder, "statuses.csv");
   const cell = (text: string) => `"${text.replace(/"/g, '""')}"`;
   await mkdir(folder, { recursive: true });
-  await writeFile(path, ["status,stage,position,paused,workflow", ...unstaged.map(({ status, guess }, i) => `${cell(status)},${guess},${i + 1},no,`)].join("\n") + "\n");
+  await writeFile(
+    path,
+    [
+      "status,stage,position,paused,workflow",
+      ...unstaged.map(({ status, guess }, i) => `${cell(status)},${guess},${i + 1},no,`),
+    ].join("\n") + "\n",
+  );
   return path;
 }

@@ -14,17 +14,29 @@ const LONGEST_MS = 600_000;
  * parameters, so the values of the query travel as settings of the transaction, which it reads.
  * @param onCount how many rows there will be, before the first of them
  */
-export async function copyRows(em: EntityManager, plan: Plan<ExportQuery>, header: readonly string[], separator: "," | "\t", onCount?: (rows: number) => void): Promise<Readable> {
+export async function copyRows(
+  em: EntityManager,
+  plan: Plan<ExportQuery>,
+  header: readonly string[],
+  separator: "," | "\t",
+  onCount?: (rows: number) => void,
+): Promise<Readable> {
   const { statement, count } = await runPlan(em, plan);
   const out = new PassThrough();
   const ready = new Promise<void>((resolve, reject) => {
     withConnection(em, async (client) => {
-      await client.query(`BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY; SET LOCAL statement_timeout = ${LONGEST_MS}; ${PLANNING}`);
+      await client.query(
+        `BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY; SET LOCAL statement_timeout = ${LONGEST_MS}; ${PLANNING}`,
+      );
       try {
-        const { rows } = await client.query<{ count: string }>({ text: count.text, values: count.values as unknown[] });
+        const { rows } = await client.query<{ count: string }>({
+          text: count.text,
+          values: count.values as unknown[],
+        });
         onCount?.(Number(rows[0].count));
         resolve();
-        if (!out.destroyed) out.write(`${header.map((words) => cell(words, separator)).join(separator)}\n`);
+        if (!out.destroyed)
+          out.write(`${header.map((words) => cell(words, separator)).join(separator)}\n`);
         await pipe(client, await readingSettings(client, statement), separator, out);
         await client.query("COMMIT");
         if (!out.destroyed) out.end();
@@ -42,19 +54,40 @@ export async function copyRows(em: EntityManager, plan: Plan<ExportQuery>, heade
 /** Hands the values of a statement to the transaction. @returns its text, reading them from there, once each */
 async function readingSettings(client: PoolClient, { text, values }: Statement): Promise<string> {
   const set = values.map((_, i) => `set_config('grand_tally.p${i + 1}', $${i + 1}, true)`);
-  if (set.length) await client.query({ text: `SELECT ${set.join(", ")}`, values: values.map((value) => (typeof value === "object" ? value : String(value))) });
-  return text.replace(/\$(\d+)::([a-z]+(?:\[\])?)/g, (_, place: string, type: string) => `(SELECT current_setting('grand_tally.p${place}')::${type})::${type}`);
+  if (set.length)
+    await client.query({
+      text: `SELECT ${set.join(", ")}`,
+      values: values.map((value) => (typeof value === "object" ? value : String(value))),
+    });
+  return text.replace(
+    /\$(\d+)::([a-z]+(?:\[\])?)/g,
+    (_, place: string, type: string) =>
+      `(SELECT current_setting('grand_tally.p${place}')::${type})::${type}`,
+  );
 }
 
-const cell = (words: string, separator: string): string => (words.includes(separator) || /["\r\n]/.test(words) ? `"${words.replace(/"/g, '""')}"` : words);
+const cell = (words: string, separator: string): string =>
+  words.includes(separator) || /["\r\n]/.test(words) ? `"${words.replace(/"/g, '""')}"` : words;
 
 /** Copies the rows into `out`. Where its reader goes away, the rest is read past, so that the connection is free again. */
-function pipe(client: PoolClient, query: string, separator: "," | "\t", out: PassThrough): Promise<void> {
-  const rows = client.query(copyTo(`COPY (${query}) TO STDOUT (FORMAT csv, DELIMITER E'${separator === "," ? "," : "\\t"}')`));
+function pipe(
+  client: PoolClient,
+  query: string,
+  separator: "," | "\t",
+  out: PassThrough,
+): Promise<void> {
+  const rows = client.query(
+    copyTo(
+      `COPY (${query}) TO STDOUT (FORMAT csv, DELIMITER E'${separator === "," ? "," : "\\t"}')`,
+    ),
+  );
   return new Promise((resolve, reject) => {
     rows.on("error", reject);
     rows.on("end", () => resolve());
-    const readPast = () => { rows.unpipe(out); rows.resume(); };
+    const readPast = () => {
+      rows.unpipe(out);
+      rows.resume();
+    };
     if (out.destroyed) return void readPast();
     out.on("close", readPast);
     rows.pipe(out, { end: false });

@@ -21,7 +21,12 @@ export function openDatabase(url = process.env.DATABASE_URL): Promise<MikroORM> 
       forceUtcTimezone: true,
       pool: { min: 0, max: 8 },
       schemaGenerator: { ignoreSchema: ["graphile_worker"] },
-      migrations: { migrationsList: migrations, snapshot: false, disableForeignKeys: false, silent: true },
+      migrations: {
+        migrationsList: migrations,
+        snapshot: false,
+        disableForeignKeys: false,
+        silent: true,
+      },
       allowGlobalContext: false,
     });
     orm.catch(() => (kept.grandTally = undefined));
@@ -37,7 +42,8 @@ export async function closeDatabase(): Promise<void> {
 }
 
 /** An entity manager of its own for one request or job. */
-export const newSession = async (): Promise<EntityManager> => (await openDatabase()).em.fork() as EntityManager;
+export const newSession = async (): Promise<EntityManager> =>
+  (await openDatabase()).em.fork() as EntityManager;
 
 /** Brings the schema up to date; does nothing when it is. */
 export async function migrate(): Promise<void> {
@@ -45,7 +51,10 @@ export async function migrate(): Promise<void> {
 }
 
 /** A connection of the driver's own, for statements with $1, $2 …; given back when the work is done. */
-export async function withConnection<T>(em: EntityManager, work: (client: PoolClient) => Promise<T>): Promise<T> {
+export async function withConnection<T>(
+  em: EntityManager,
+  work: (client: PoolClient) => Promise<T>,
+): Promise<T> {
   const { client } = em.getConnection().getKnex();
   const connection = (await client.acquireConnection()) as PoolClient;
   try {
@@ -56,7 +65,10 @@ export async function withConnection<T>(em: EntityManager, work: (client: PoolCl
 }
 
 /** The same inside one transaction. */
-export async function inTransaction<T>(em: EntityManager, work: (client: PoolClient) => Promise<T>): Promise<T> {
+export async function inTransaction<T>(
+  em: EntityManager,
+  work: (client: PoolClient) => Promise<T>,
+): Promise<T> {
   return withConnection(em, async (client) => {
     await client.query("BEGIN");
     try {

@@ -1,17 +1,28 @@
 import type { PoolClient } from "pg";
-import { fieldTypeWords, listText, MOVED_COLUMNS, TABLES, columnsOf, type TableId } from "@/core/bundle";
+import {
+  fieldTypeWords,
+  listText,
+  MOVED_COLUMNS,
+  TABLES,
+  columnsOf,
+  type TableId,
+} from "@/core/bundle";
 import type { TrackedField } from "@/core/history";
 import { withConnection, type EntityManager } from "./database";
 import { writeTable } from "./bundleFiles";
 import { Identities, type FieldRow } from "./repositories/identities";
 
-const yesNo = (column: string): string => `CASE ${column} WHEN true THEN 'yes' WHEN false THEN 'no' END`;
+const yesNo = (column: string): string =>
+  `CASE ${column} WHEN true THEN 'yes' WHEN false THEN 'no' END`;
 
 /** Whole seconds as …:00Z, fractions without trailing zeros. */
-const instantColumn = (column: string): string => `CASE WHEN ${column} IS NULL THEN NULL WHEN extract(microseconds FROM ${column})::bigint % 1000000 = 0 THEN to_char(${column} AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') ELSE rtrim(to_char(${column} AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US'), '0') || 'Z' END`;
+const instantColumn = (column: string): string =>
+  `CASE WHEN ${column} IS NULL THEN NULL WHEN extract(microseconds FROM ${column})::bigint % 1000000 = 0 THEN to_char(${column} AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') ELSE rtrim(to_char(${column} AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US'), '0') || 'Z' END`;
 
 /** One SELECT for each file, with the columns of the model in order. */
-const SELECTS: { readonly [T in Exclude<TableId, "items" | "moves" | "people" | "projects" | "fields">]: string } = {
+const SELECTS: {
+  readonly [T in Exclude<TableId, "items" | "moves" | "people" | "projects" | "fields">]: string;
+} = {
   workspace: `SELECT setting, value FROM settings WHERE setting NOT IN ('print_heading', 'print_picture') ORDER BY setting`,
   holidays: `SELECT day::text, name FROM holidays ORDER BY day`,
   statuses: `SELECT name, stage, position, ${yesNo("paused")}, workflow FROM statuses ORDER BY id`,
@@ -47,23 +58,62 @@ export async function exportBundle(em: EntityManager, folder: string): Promise<s
 
 async function writeAll(client: PoolClient, folder: string): Promise<string[]> {
   const files: string[] = [];
-  const write = async (id: TableId, columns: readonly string[], rows: Iterable<readonly unknown[]> | AsyncIterable<readonly unknown[]>) => {
+  const write = async (
+    id: TableId,
+    columns: readonly string[],
+    rows: Iterable<readonly unknown[]> | AsyncIterable<readonly unknown[]>,
+  ) => {
     const name = `${TABLES[id].file}.csv`;
     await writeTable(folder, name, columns, rows);
     files.push(name);
   };
   for (const id of Object.keys(SELECTS) as (keyof typeof SELECTS)[]) {
     const { rows } = await client.query<unknown[]>({ text: SELECTS[id], rowMode: "array" });
-    if (rows.length) await write(id, columnsOf(id).map((column) => column.name), rows);
+    if (rows.length)
+      await write(
+        id,
+        columnsOf(id).map((column) => column.name),
+        rows,
+      );
   }
   const ids = await Identities.load(client, "all");
-  const fields = (await client.query<FieldRow>("SELECT id, name, type, many, choices FROM fields ORDER BY position, id")).rows;
-  if (fields.length) await write("fields", ["field", "type", "choices"], fields.map((field) => [field.name, fieldTypeWords(field.type, field.many), listText(field.choices)]));
-  await write("people", columnsOf("people").map((c) => c.name), await peopleRows(client));
+  const fields = (
+    await client.query<FieldRow>(
+      "SELECT id, name, type, many, choices FROM fields ORDER BY position, id",
+    )
+  ).rows;
+  if (fields.length)
+    await write(
+      "fields",
+      ["field", "type", "choices"],
+      fields.map((field) => [
+        field.name,
+        fieldTypeWords(field.type, field.many),
+        listText(field.choices),
+      ]),
+    );
+  await write(
+    "people",
+    columnsOf("people").map((c) => c.name),
+    await peopleRows(client),
+  );
   const projects = await projectRows(client);
-  if (projects.length) await write("projects", columnsOf("projects").map((c) => c.name), projects);
-  await write("items", [...columnsOf("items").map((c) => c.name), ...fields.map((field) => field.name)], itemRows(client, ids, fields));
-  await write("moves", columnsOf("moves").map((c) => c.name), moveRows(client, ids));
+  if (projects.length)
+    await write(
+      "projects",
+      columnsOf("projects").map((c) => c.name),
+      projects,
+    );
+  await write(
+    "items",
+    [...columnsOf("items").map((c) => c.name), ...fields.map((field) => field.name)],
+    itemRows(client, ids, fields),
+  );
+  await write(
+    "moves",
+    columnsOf("moves").map((c) => c.name),
+    moveRows(client, ids),
+  );
   return files;
 }
 
@@ -72,7 +122,9 @@ async function peopleRows(client: PoolClient): Promise<unknown[][]> {
     text: `SELECT p.login, p.name, p.email, ARRAY(SELECT t.name FROM team_members m JOIN teams t ON t.id = m.team_id WHERE m.person_id = p.id ORDER BY m.position), p.role, ${yesNo("p.active")}, p.client, p.capacity_minutes_a_day FROM people p ORDER BY p.id`,
     rowMode: "array",
   });
-  return rows.map((row) => row.map((cell) => (Array.isArray(cell) ? listText(cell as string[]) : cell)));
+  return rows.map((row) =>
+    row.map((cell) => (Array.isArray(cell) ? listText(cell as string[]) : cell)),
+  );
 }
 
 async function projectRows(client: PoolClient): Promise<unknown[][]> {
@@ -80,43 +132,94 @@ async function projectRows(client: PoolClient): Promise<unknown[][]> {
     text: `SELECT p.name, p.type, p.portfolio, p.client, q.login, p.starts_on::text, p.ends_on::text, p.budget, ARRAY(SELECT t.name FROM project_teams m JOIN teams t ON t.id = m.team_id WHERE m.project_id = p.id ORDER BY m.position) FROM projects p LEFT JOIN people q ON q.id = p.manager_id ORDER BY p.id`,
     rowMode: "array",
   });
-  return rows.map((row) => row.map((cell) => (Array.isArray(cell) ? listText(cell as string[]) : cell)));
+  return rows.map((row) =>
+    row.map((cell) => (Array.isArray(cell) ? listText(cell as string[]) : cell)),
+  );
 }
 
-async function* itemRows(client: PoolClient, ids: Identities, fields: readonly FieldRow[]): AsyncGenerator<unknown[]> {
+async function* itemRows(
+  client: PoolClient,
+  ids: Identities,
+  fields: readonly FieldRow[],
+): AsyncGenerator<unknown[]> {
   const text = `SELECT id, key, kind_id, title, description, project_id, status_id, priority_id, assignee_id, raised_by_id, team_id, service_id, asset_id, sprint_id, release_id, parent_id, points::text, estimate_minutes::text, remaining_minutes::text, category,
     ${instantColumn("created_at")} AS created_at, ${instantColumn("due_at")} AS due_at, ${instantColumn("deleted_at")} AS deleted_at, tags, follower_ids, custom FROM items WHERE id > $1 ORDER BY id LIMIT 5000`;
-  for (let after = 0; ; ) {
+  for (let after = 0; ;) {
     const { rows } = await client.query<Record<string, never>>(text, [after]);
     if (rows.length === 0) return;
     for (const row of rows) {
-      const name = (type: Parameters<Identities["name"]>[0], id: number | null) => (id === null ? null : ids.name(type, id));
-      const people = (list: readonly number[]) => listText(list.map((id) => ids.name("person", id)!));
+      const name = (type: Parameters<Identities["name"]>[0], id: number | null) =>
+        id === null ? null : ids.name(type, id);
+      const people = (list: readonly number[]) =>
+        listText(list.map((id) => ids.name("person", id)!));
       const custom = fields.map((field) => {
         const value = (row.custom as Record<string, unknown>)[String(field.id)];
         if (value === undefined) return null;
-        if (field.type === "thing") return Array.isArray(value) ? people(value as number[]) : ids.name("person", value as number);
+        if (field.type === "thing")
+          return Array.isArray(value)
+            ? people(value as number[])
+            : ids.name("person", value as number);
         return Array.isArray(value) ? listText(value as string[]) : value;
       });
       yield [
-        row.key, name("kind", row.kind_id), row.title, row.description, name("project", row.project_id), name("status", row.status_id), name("priority", row.priority_id), name("person", row.assignee_id), name("person", row.raised_by_id), name("team", row.team_id),
-        name("service", row.service_id), name("asset", row.asset_id), name("sprint", row.sprint_id), name("release", row.release_id), name("item", row.parent_id), row.points, row.estimate_minutes, row.remaining_minutes, row.category,
-        row.created_at, row.due_at, row.deleted_at, listText(row.tags), people(row.follower_ids), ...custom,
+        row.key,
+        name("kind", row.kind_id),
+        row.title,
+        row.description,
+        name("project", row.project_id),
+        name("status", row.status_id),
+        name("priority", row.priority_id),
+        name("person", row.assignee_id),
+        name("person", row.raised_by_id),
+        name("team", row.team_id),
+        name("service", row.service_id),
+        name("asset", row.asset_id),
+        name("sprint", row.sprint_id),
+        name("release", row.release_id),
+        name("item", row.parent_id),
+        row.points,
+        row.estimate_minutes,
+        row.remaining_minutes,
+        row.category,
+        row.created_at,
+        row.due_at,
+        row.deleted_at,
+        listText(row.tags),
+        people(row.follower_ids),
+        ...custom,
       ];
     }
     after = rows[rows.length - 1].id;
   }
 }
 
-const COLUMN_OF = Object.fromEntries(Object.entries(MOVED_COLUMNS).map(([column, field]) => [field, column]));
+const COLUMN_OF = Object.fromEntries(
+  Object.entries(MOVED_COLUMNS).map(([column, field]) => [field, column]),
+);
 
 /** In the order in which they were written, which keeps the places of moves at one instant. */
 async function* moveRows(client: PoolClient, ids: Identities): AsyncGenerator<unknown[]> {
   const text = `SELECT id::int, item_id, ${instantColumn("at")} AS at, field, from_value, to_value, by_id FROM moves WHERE id > $1 ORDER BY id LIMIT 20000`;
-  for (let after = 0; ; ) {
-    const { rows } = await client.query<{ id: number; item_id: number; at: string; field: TrackedField; from_value: string | null; to_value: string | null; by_id: number | null }>(text, [after]);
+  for (let after = 0; ;) {
+    const { rows } = await client.query<{
+      id: number;
+      item_id: number;
+      at: string;
+      field: TrackedField;
+      from_value: string | null;
+      to_value: string | null;
+      by_id: number | null;
+    }>(text, [after]);
     if (rows.length === 0) return;
-    for (const row of rows) yield [ids.name("item", row.item_id), row.at, COLUMN_OF[row.field], ids.nameOfTracked(row.field, row.from_value), ids.nameOfTracked(row.field, row.to_value), row.by_id === null ? null : ids.name("person", row.by_id)];
+    for (const row of rows)
+      yield [
+        ids.name("item", row.item_id),
+        row.at,
+        COLUMN_OF[row.field],
+        ids.nameOfTracked(row.field, row.from_value),
+        ids.nameOfTracked(row.field, row.to_value),
+        row.by_id === null ? null : ids.name("person", row.by_id),
+      ];
     after = rows[rows.length - 1].id;
   }
 }

@@ -5,16 +5,23 @@ import { withConnection, type EntityManager } from "./database";
 const asText = { getTypeParser: () => (value: unknown) => value };
 export const STATEMENT_TIMEOUT_MS = 30_000;
 /** Records are mostly in memory, so an index is worth following; groups and sorts of a figure fit into this. */
-export const PLANNING = "SET LOCAL jit = off; SET LOCAL random_page_cost = 1.1; SET LOCAL work_mem = '32MB'";
+export const PLANNING =
+  "SET LOCAL jit = off; SET LOCAL random_page_cost = 1.1; SET LOCAL work_mem = '32MB'";
 
 /**
  * Runs a plan: the only way from a plan to the database. All its statements see one snapshot, so that a figure,
  * its totals and its records agree whatever is written meanwhile. Columns come back as texts.
  * @throws the driver's error 57014 when a statement takes longer than `timeoutMs`
  */
-export async function runPlan<T>(em: EntityManager, plan: Plan<T>, timeoutMs = STATEMENT_TIMEOUT_MS): Promise<T> {
+export async function runPlan<T>(
+  em: EntityManager,
+  plan: Plan<T>,
+  timeoutMs = STATEMENT_TIMEOUT_MS,
+): Promise<T> {
   return withConnection(em, async (client) => {
-    await client.query(`BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY; SET LOCAL statement_timeout = ${Math.round(timeoutMs)}; ${PLANNING}`);
+    await client.query(
+      `BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY; SET LOCAL statement_timeout = ${Math.round(timeoutMs)}; ${PLANNING}`,
+    );
     try {
       let step = plan.next();
       while (!step.done) {
@@ -31,7 +38,11 @@ export async function runPlan<T>(em: EntityManager, plan: Plan<T>, timeoutMs = S
   });
 }
 
-async function read(client: PoolClient, text: string, values: readonly unknown[]): Promise<(string | null)[][]> {
+async function read(
+  client: PoolClient,
+  text: string,
+  values: readonly unknown[],
+): Promise<(string | null)[][]> {
   const query = { text, values: values as unknown[], rowMode: "array" as const, types: asText };
   const { rows } = await client.query<(string | null)[]>(query);
   return rows;

@@ -1,4 +1,12 @@
-import { addDays, endOfDay, instantText, localDay, startOfDay, weekdayOf, type Instant } from "@/core/time";
+import {
+  addDays,
+  endOfDay,
+  instantText,
+  localDay,
+  startOfDay,
+  weekdayOf,
+  type Instant,
+} from "@/core/time";
 import { ZONE } from "./cast";
 import type { Random } from "./random";
 
@@ -44,7 +52,9 @@ export class Life {
 /** An instant on a day in which people write things down: mostly in working hours, rarely at night. */
 export function somewhen(day: string, random: Random): Instant {
   const start = startOfDay(day, ZONE);
-  const hours = random.chance(0.88) ? 7.5 + random.next() * 10.5 : random.next() * ((endOfDay(day, ZONE) - start) / HOUR - 0.1);
+  const hours = random.chance(0.88)
+    ? 7.5 + random.next() * 10.5
+    : random.next() * ((endOfDay(day, ZONE) - start) / HOUR - 0.1);
   return start + Math.round(hours * 3600) * 1_000_000;
 }
 

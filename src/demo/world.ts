@@ -1,6 +1,30 @@
 import { TABLES, type RawBundle, type RawTable, type TableId } from "@/core/bundle";
-import { addDays, addMonths, dayOf, instantText, localDay, numberOfDay, startOfDay, weekdayOf, type Day, type Instant } from "@/core/time";
-import { KINDS, LANDINGS, PEOPLE, PRIORITIES, PROJECTS, SERVICES, STATUSES, TEAMS, VESSELS, WRONGS, ZONE, type Team } from "./cast";
+import {
+  addDays,
+  addMonths,
+  dayOf,
+  instantText,
+  localDay,
+  numberOfDay,
+  startOfDay,
+  weekdayOf,
+  type Day,
+  type Instant,
+} from "@/core/time";
+import {
+  KINDS,
+  LANDINGS,
+  PEOPLE,
+  PRIORITIES,
+  PROJECTS,
+  SERVICES,
+  STATUSES,
+  TEAMS,
+  VESSELS,
+  WRONGS,
+  ZONE,
+  type Team,
+} from "./cast";
 import { DAY, HOUR, Life, somewhen, workTime } from "./life";
 import { Random } from "./random";
 
@@ -13,7 +37,12 @@ export interface WorldOptions {
 }
 
 const MONTHS = 26;
-const ITEM_COLUMNS = [...TABLES.items.columns.map((column) => column.name), "landing", "vessel", "weather"];
+const ITEM_COLUMNS = [
+  ...TABLES.items.columns.map((column) => column.name),
+  "landing",
+  "vessel",
+  "weather",
+];
 
 /**
  * Saltmarsh Ferries as a bundle. Its stories: a storm week that floods the desk with P1 berth-radio faults; a gate
@@ -33,7 +62,13 @@ class World {
   private readonly links: string[][] = [];
   private readonly comments: string[][] = [];
   private readonly time: string[][] = [];
-  private readonly sprints: { name: string; team: Team; from: Instant; to: Instant; closed: Instant | null }[] = [];
+  private readonly sprints: {
+    name: string;
+    team: Team;
+    from: Instant;
+    to: Instant;
+    closed: Instant | null;
+  }[] = [];
   private readonly storm: Day;
   private readonly firmware: Day;
   private readonly numbers = { D: 0, B: 0, E: 0 };
@@ -52,13 +87,17 @@ class World {
     const scale = this.options.scale ?? 1;
     for (let day = this.start; day <= this.today; day = addDays(day, 1)) {
       for (let n = this.deskArrivals(day, scale); n > 0; n -= 1) this.deskItem(day);
-      if (weekdayOf(day) <= 5) for (let n = Math.floor(scale * 1.5 + this.random.next()); n > 0; n -= 1) this.softwareItem(day);
-      if (weekdayOf(day) === 1) for (let n = Math.round(scale * 2); n > 0; n -= 1) this.officeItem(day);
+      if (weekdayOf(day) <= 5)
+        for (let n = Math.floor(scale * 1.5 + this.random.next()); n > 0; n -= 1)
+          this.softwareItem(day);
+      if (weekdayOf(day) === 1)
+        for (let n = Math.round(scale * 2); n > 0; n -= 1) this.officeItem(day);
     }
     return this.bundle();
   }
 
-  private pickPerson = (team: Team): string => this.random.pick(PEOPLE.filter((person) => person.team === team)).login;
+  private pickPerson = (team: Team): string =>
+    this.random.pick(PEOPLE.filter((person) => person.team === team)).login;
 
   private deskArrivals(day: Day, scale: number): number {
     const month = Number(day.slice(5, 7));
@@ -85,50 +124,124 @@ class World {
 
   private deskItem(day: Day): void {
     const { random } = this;
-    const inStorm = numberOfDay(day) - numberOfDay(this.storm) >= 0 && numberOfDay(day) - numberOfDay(this.storm) < 7;
-    const [service, team] = inStorm && random.chance(0.7) ? SERVICES[4] : random.pick(SERVICES.slice(0, 11));
-    const kind = inStorm ? "fault" : random.weighted([["fault", 55], ["request", 38], ["change", 7]] as const);
+    const inStorm =
+      numberOfDay(day) - numberOfDay(this.storm) >= 0 &&
+      numberOfDay(day) - numberOfDay(this.storm) < 7;
+    const [service, team] =
+      inStorm && random.chance(0.7) ? SERVICES[4] : random.pick(SERVICES.slice(0, 11));
+    const kind = inStorm
+      ? "fault"
+      : random.weighted([
+          ["fault", 55],
+          ["request", 38],
+          ["change", 7],
+        ] as const);
     const landing = random.pick(LANDINGS);
-    const atSea = ["Fuel gauges", "Engines", "Berth radios", "Crew tablets"].includes(service) && random.chance(0.6);
+    const atSea =
+      ["Fuel gauges", "Engines", "Berth radios", "Crew tablets"].includes(service) &&
+      random.chance(0.6);
     const vessel = atSea ? random.pick(VESSELS) : "";
     const wrong = random.pick(WRONGS[service]);
-    const priority = inStorm && random.chance(0.6) ? "P1" : random.weighted([["P1", 5], ["P2", 22], ["P3", 48], ["P4", 20], ["", 5]] as const);
+    const priority =
+      inStorm && random.chance(0.6)
+        ? "P1"
+        : random.weighted([
+            ["P1", 5],
+            ["P2", 22],
+            ["P3", 48],
+            ["P4", 20],
+            ["", 5],
+          ] as const);
     const life = this.begin(day, "D", {
-      kind, status: "Logged", priority, team: "Service desk", service,
-      title: kind === "request" ? `${service}: ${random.pick(["one more for", "move it at", "new labels for", "training at", "a spare for"])} ${vessel || landing}` : `${service.replace(/s$/, "")} ${atSea ? "on" : "at"} ${vessel || landing} ${wrong}`,
-      raised_by: random.pick(PEOPLE).login, asset: random.chance(0.7) ? assetOf(service, random.whole(1, 8)) : "", category: random.pick(["hardware", "software", "supplies", "people"]), landing, vessel,
-      weather: inStorm ? "storm" : random.pick(["calm", "wind", "fog", "rain"]), tags: [inStorm ? "storm" : "", random.chance(0.1) ? "quick win" : "", random.chance(0.05) ? "parked" : "", random.chance(0.06) ? "paper" : ""].filter(Boolean).join(";"),
-      followers: random.chance(0.4) ? [...new Set([random.pick(PEOPLE).login, random.pick(PEOPLE).login])].join(";") : "",
-      project: random.chance(0.06) ? "Gate readers 4" : "", estimate_minutes: random.chance(0.6) ? String(random.whole(1, 16) * 30) : "",
+      kind,
+      status: "Logged",
+      priority,
+      team: "Service desk",
+      service,
+      title:
+        kind === "request"
+          ? `${service}: ${random.pick(["one more for", "move it at", "new labels for", "training at", "a spare for"])} ${vessel || landing}`
+          : `${service.replace(/s$/, "")} ${atSea ? "on" : "at"} ${vessel || landing} ${wrong}`,
+      raised_by: random.pick(PEOPLE).login,
+      asset: random.chance(0.7) ? assetOf(service, random.whole(1, 8)) : "",
+      category: random.pick(["hardware", "software", "supplies", "people"]),
+      landing,
+      vessel,
+      weather: inStorm ? "storm" : random.pick(["calm", "wind", "fog", "rain"]),
+      tags: [
+        inStorm ? "storm" : "",
+        random.chance(0.1) ? "quick win" : "",
+        random.chance(0.05) ? "parked" : "",
+        random.chance(0.06) ? "paper" : "",
+      ]
+        .filter(Boolean)
+        .join(";"),
+      followers: random.chance(0.4)
+        ? [...new Set([random.pick(PEOPLE).login, random.pick(PEOPLE).login])].join(";")
+        : "",
+      project: random.chance(0.06) ? "Gate readers 4" : "",
+      estimate_minutes: random.chance(0.6) ? String(random.whole(1, 16) * 30) : "",
     });
     if (!life) return;
     life.row.remaining_minutes = life.row.estimate_minutes;
-    if (random.chance(0.7)) life.row.due_at = instantText(workTime(life.createdAt + random.around(priority === "P1" ? 1 : 6) * DAY, random));
+    if (random.chance(0.7))
+      life.row.due_at = instantText(
+        workTime(life.createdAt + random.around(priority === "P1" ? 1 : 6) * DAY, random),
+      );
     this.deskJourney(life, team, service, priority, inStorm);
   }
 
-  private deskJourney(life: Life, team: Team, service: string, priority: string, inStorm: boolean): void {
+  private deskJourney(
+    life: Life,
+    team: Team,
+    service: string,
+    priority: string,
+    inStorm: boolean,
+  ): void {
     const { random } = this;
     const desk = this.pickPerson("Service desk");
     const pace = { P1: 0.15, P2: 0.6, P3: 1.6, P4: 4, "": 3 }[priority] ?? 1;
-    const next = (days: number) => life.wait(random.around(days * pace) * DAY).wait(Math.max(0, workTime(life.now, random) - life.now) * (priority === "P1" ? 0 : 1));
+    const next = (days: number) =>
+      life
+        .wait(random.around(days * pace) * DAY)
+        .wait(Math.max(0, workTime(life.now, random) - life.now) * (priority === "P1" ? 0 : 1));
     next(0.25).move("status", "Triaged", desk);
-    if (priority === "" && random.chance(0.8)) life.move("priority", random.pick(["P3", "P4"]), desk);
+    if (priority === "" && random.chance(0.8))
+      life.move("priority", random.pick(["P3", "P4"]), desk);
     if (random.chance(0.04)) return void next(2).move("status", "Withdrawn", desk);
     next(0.2).move("team", team, desk);
     let who = this.pickPerson(team);
     next(0.4).move("assignee", who, desk);
-    if (random.chance(0.18)) life.wait(HOUR).move("priority", random.weighted([["P1", 1], ["P2", 4], ["P3", 4], ["P4", 2]] as const), desk);
+    if (random.chance(0.18))
+      life.wait(HOUR).move(
+        "priority",
+        random.weighted([
+          ["P1", 1],
+          ["P2", 4],
+          ["P3", 4],
+          ["P4", 2],
+        ] as const),
+        desk,
+      );
     next(1).move("status", "In hand", who);
-    const slowShop = team === "Engine shop" && numberOfDay(localDay(life.now, ZONE)) > numberOfDay(addMonths(this.today, -7));
+    const slowShop =
+      team === "Engine shop" &&
+      numberOfDay(localDay(life.now, ZONE)) > numberOfDay(addMonths(this.today, -7));
     for (let rounds = 0; rounds < 3; rounds += 1) {
       if (random.chance(slowShop ? 0.75 : 0.22)) {
         next(0.7).move("status", "Waiting for parts", who);
         life.wait(random.around(slowShop ? 34 : 5) * DAY).move("status", "In hand", who);
       }
-      if (random.chance(0.25)) next(0.5).move("assignee", (who = this.pickPerson(team)), this.pickPerson(team));
-      if (random.chance(0.2) && life.row.due_at) life.move("due_at", instantText(workTime(life.now + random.around(5) * DAY, random)), who);
-      if (random.chance(0.3) && life.row.remaining_minutes) life.move("remaining_minutes", String(Math.max(0, Number(life.row.remaining_minutes) - random.whole(1, 6) * 15)), who);
+      if (random.chance(0.25))
+        next(0.5).move("assignee", (who = this.pickPerson(team)), this.pickPerson(team));
+      if (random.chance(0.2) && life.row.due_at)
+        life.move("due_at", instantText(workTime(life.now + random.around(5) * DAY, random)), who);
+      if (random.chance(0.3) && life.row.remaining_minutes)
+        life.move(
+          "remaining_minutes",
+          String(Math.max(0, Number(life.row.remaining_minutes) - random.whole(1, 6) * 15)),
+          who,
+        );
       if (random.chance(0.6)) next(1).move("status", "On trial", who);
       next(0.8).move("status", "Signed off", who);
       if (life.isOver) break;
@@ -140,7 +253,12 @@ class World {
     if (random.chance(0.3)) this.say(life, who);
     if (random.chance(0.01) && !life.isOver) this.remove(life);
     const before = this.lives[this.lives.length - 2 - random.whole(0, 40)];
-    if (before && random.chance(0.04)) this.links.push([life.row.key, random.pick(["same as", "goes with", "holds up"]), before.row.key]);
+    if (before && random.chance(0.04))
+      this.links.push([
+        life.row.key,
+        random.pick(["same as", "goes with", "holds up"]),
+        before.row.key,
+      ]);
   }
 
   private remove(life: Life): void {
@@ -149,12 +267,37 @@ class World {
   }
 
   private say(life: Life, by: string): void {
-    const at = life.createdAt + Math.round(((Math.min(life.now, this.end) - life.createdAt) * this.random.next()) / 1_000_000) * 1_000_000;
-    this.comments.push([life.row.key, instantText(at), by, this.random.chance(0.3) ? "yes" : "no", this.random.pick(["The maker says the part ships on Friday.", "Lent the quay a hand scanner until then.", "In this weather we cannot stand outside and tear tickets.", "Tried it twice; the third time it worked.", "Same as last winter, I think."])]);
+    const at =
+      life.createdAt +
+      Math.round(
+        ((Math.min(life.now, this.end) - life.createdAt) * this.random.next()) / 1_000_000,
+      ) *
+        1_000_000;
+    this.comments.push([
+      life.row.key,
+      instantText(at),
+      by,
+      this.random.chance(0.3) ? "yes" : "no",
+      this.random.pick([
+        "The maker says the part ships on Friday.",
+        "Lent the quay a hand scanner until then.",
+        "In this weather we cannot stand outside and tear tickets.",
+        "Tried it twice; the third time it worked.",
+        "Same as last winter, I think.",
+      ]),
+    ]);
   }
 
   private book(life: Life, who: string): void {
-    this.time.push([life.row.key, life.row.project ?? "", who, localDay(Math.min(life.now, this.end), ZONE), String(this.random.whole(1, 24) * 15), this.random.chance(0.4) ? "yes" : "no", ""]);
+    this.time.push([
+      life.row.key,
+      life.row.project ?? "",
+      who,
+      localDay(Math.min(life.now, this.end), ZONE),
+      String(this.random.whole(1, 24) * 15),
+      this.random.chance(0.4) ? "yes" : "no",
+      "",
+    ]);
   }
 
   // ── the software teams ──
@@ -166,7 +309,13 @@ class World {
       for (let day = first; startOfDay(day, ZONE) < this.end; day = addDays(day, 14), n += 1) {
         const to = startOfDay(addDays(day, 11), ZONE) + 17 * HOUR;
         const closed = startOfDay(addDays(day, 11), ZONE) + 18 * HOUR;
-        this.sprints.push({ name: `${team === "Booking site" ? "Booking" : "Fares"} sprint ${n}`, team, from: startOfDay(day, ZONE) + 10 * HOUR, to, closed: closed < this.end ? closed : null });
+        this.sprints.push({
+          name: `${team === "Booking site" ? "Booking" : "Fares"} sprint ${n}`,
+          team,
+          from: startOfDay(day, ZONE) + 10 * HOUR,
+          to,
+          closed: closed < this.end ? closed : null,
+        });
       }
     }
   }
@@ -175,41 +324,106 @@ class World {
     const { random } = this;
     const team: Team = random.pick(["Booking site", "Tickets and fares"] as const);
     const service = team === "Booking site" ? "Booking site" : random.pick(["Payments", "Fares"]);
-    const kind = random.weighted([["story", 45], ["issue", 30], ["task", 25]] as const);
+    const kind = random.weighted([
+      ["story", 45],
+      ["issue", 30],
+      ["task", 25],
+    ] as const);
     const life = this.begin(day, "B", {
-      kind, status: "Noted", priority: random.weighted([["P2", 15], ["P3", 55], ["P4", 30]] as const), team, service,
-      title: kind === "story" ? `${random.pick(["Hold seats for", "Show tides on", "Sell return slips at", "Let crews see", "Warn before"])} ${random.pick(["10 minutes", "every landing", "the winter timetable", "the last boat", "low water"])}` : kind === "issue" ? `${service} ${random.pick(WRONGS[service])}` : `${random.pick(["Clean up", "Upgrade", "Measure", "Document"])} ${random.pick(["the mail templates", "the fare tables", "the seat map", "the queue"])}`,
-      raised_by: random.pick(PEOPLE).login, points: random.chance(0.85) ? String(random.pick([1, 2, 3, 5, 8])) : "", project: random.weighted([["Booking site 3", 4], ["One ticket", team === "Tickets and fares" ? 4 : 1], ["Winter timetable", 1], ["", 4]] as const),
-      tags: random.chance(0.1) ? "summer" : "", category: random.pick(["web", "mail", "data"]), estimate_minutes: String(random.whole(1, 20) * 60),
+      kind,
+      status: "Noted",
+      priority: random.weighted([
+        ["P2", 15],
+        ["P3", 55],
+        ["P4", 30],
+      ] as const),
+      team,
+      service,
+      title:
+        kind === "story"
+          ? `${random.pick(["Hold seats for", "Show tides on", "Sell return slips at", "Let crews see", "Warn before"])} ${random.pick(["10 minutes", "every landing", "the winter timetable", "the last boat", "low water"])}`
+          : kind === "issue"
+            ? `${service} ${random.pick(WRONGS[service])}`
+            : `${random.pick(["Clean up", "Upgrade", "Measure", "Document"])} ${random.pick(["the mail templates", "the fare tables", "the seat map", "the queue"])}`,
+      raised_by: random.pick(PEOPLE).login,
+      points: random.chance(0.85) ? String(random.pick([1, 2, 3, 5, 8])) : "",
+      project: random.weighted([
+        ["Booking site 3", 4],
+        ["One ticket", team === "Tickets and fares" ? 4 : 1],
+        ["Winter timetable", 1],
+        ["", 4],
+      ] as const),
+      tags: random.chance(0.1) ? "summer" : "",
+      category: random.pick(["web", "mail", "data"]),
+      estimate_minutes: String(random.whole(1, 20) * 60),
     });
     if (!life) return;
     life.row.remaining_minutes = life.row.estimate_minutes;
     const who = this.pickPerson(team);
-    const lead = PEOPLE.find((person) => person.login === (team === "Booking site" ? "aoife" : "idris"))!.login;
+    const lead = PEOPLE.find(
+      (person) => person.login === (team === "Booking site" ? "aoife" : "idris"),
+    )!.login;
     life.wait(random.around(4) * DAY).move("status", "Ready", lead);
-    if (random.chance(0.06)) return void life.wait(random.around(9) * DAY).move("status", "Dropped", lead);
+    if (random.chance(0.06))
+      return void life.wait(random.around(9) * DAY).move("status", "Dropped", lead);
     const mine = this.sprints.filter((sprint) => sprint.team === team && sprint.from > life.now);
-    const sprint = mine[random.weighted([[0, 5], [1, 3], [2, 1]] as const)];
+    const sprint =
+      mine[
+        random.weighted([
+          [0, 5],
+          [1, 3],
+          [2, 1],
+        ] as const)
+      ];
     if (!sprint) return;
     this.sprintJourney(life, sprint, mine, who, lead);
   }
 
-  private sprintJourney(life: Life, sprint: World["sprints"][number], later: World["sprints"], who: string, lead: string): void {
+  private sprintJourney(
+    life: Life,
+    sprint: World["sprints"][number],
+    later: World["sprints"],
+    who: string,
+    lead: string,
+  ): void {
     const { random } = this;
     const doubled = sprint.name === this.doubledSprint();
-    const joins = doubled && random.chance(0.5) ? sprint.from + 4.2 * DAY : sprint.from - random.next() * 2 * DAY;
-    life.wait(Math.max(HOUR, joins - life.now)).move("sprint", sprint.name, lead).move("assignee", who, lead);
-    life.wait(Math.max(HOUR, sprint.from - life.now) + random.next() * 6 * DAY).move("status", "Building", who);
-    if (random.chance(0.15) && life.row.points) life.wait(HOUR).move("points", String(random.pick([2, 3, 5, 8, 13])), who);
-    life.wait(random.around(1) * DAY).move("remaining_minutes", String(Math.round(Number(life.row.remaining_minutes) / 2)), who);
+    const joins =
+      doubled && random.chance(0.5)
+        ? sprint.from + 4.2 * DAY
+        : sprint.from - random.next() * 2 * DAY;
+    life
+      .wait(Math.max(HOUR, joins - life.now))
+      .move("sprint", sprint.name, lead)
+      .move("assignee", who, lead);
+    life
+      .wait(Math.max(HOUR, sprint.from - life.now) + random.next() * 6 * DAY)
+      .move("status", "Building", who);
+    if (random.chance(0.15) && life.row.points)
+      life.wait(HOUR).move("points", String(random.pick([2, 3, 5, 8, 13])), who);
+    life
+      .wait(random.around(1) * DAY)
+      .move("remaining_minutes", String(Math.round(Number(life.row.remaining_minutes) / 2)), who);
     const done = life.now + random.around(2) * DAY;
-    if (done > sprint.to && later[1]) life.wait(Math.max(HOUR, (sprint.closed ?? sprint.to) - life.now)).move("sprint", later[later.indexOf(sprint) + 1]?.name ?? sprint.name, lead);
+    if (done > sprint.to && later[1])
+      life
+        .wait(Math.max(HOUR, (sprint.closed ?? sprint.to) - life.now))
+        .move("sprint", later[later.indexOf(sprint) + 1]?.name ?? sprint.name, lead);
     life.wait(random.around(1) * DAY).move("status", "Checking", who);
-    if (random.chance(0.2)) life.wait(random.around(0.5) * DAY).move("status", "Building", who).wait(random.around(1) * DAY).move("status", "Checking", who);
-    life.wait(random.around(0.7) * DAY).move("status", "Shipped", lead).move("remaining_minutes", "0", who);
+    if (random.chance(0.2))
+      life
+        .wait(random.around(0.5) * DAY)
+        .move("status", "Building", who)
+        .wait(random.around(1) * DAY)
+        .move("status", "Checking", who);
+    life
+      .wait(random.around(0.7) * DAY)
+      .move("status", "Shipped", lead)
+      .move("remaining_minutes", "0", who);
     if (!life.isOver) this.book(life, who);
     const fault = this.lives[this.lives.length - 1 - random.whole(1, 60)];
-    if (fault?.row.kind === "request" && random.chance(0.2)) this.links.push([life.row.key, "implements", fault.row.key]);
+    if (fault?.row.kind === "request" && random.chance(0.2))
+      this.links.push([life.row.key, "implements", fault.row.key]);
   }
 
   private doubledSprint(): string {
@@ -223,70 +437,222 @@ class World {
     const { random } = this;
     const [project] = random.pick(PROJECTS.slice(0, 6));
     const life = this.begin(day, "E", {
-      kind: "task", status: "Noted", priority: random.pick(["P2", "P3", "P4"]), team: "Engineering office", project,
+      kind: "task",
+      status: "Noted",
+      priority: random.pick(["P2", "P3", "P4"]),
+      team: "Engineering office",
+      project,
       title: `${random.pick(["Survey", "Order", "Fit", "Inspect", "Paint", "Test"])} ${random.pick(["the fenders", "the aft deck", "the mooring posts", "the shore cable", "the wheelhouse glass", "the ramp hinges"])}, ${project}`,
-      raised_by: "cal", points: String(random.pick([1, 2, 3, 5])), category: "works", estimate_minutes: String(random.whole(4, 60) * 60),
+      raised_by: "cal",
+      points: String(random.pick([1, 2, 3, 5])),
+      category: "works",
+      estimate_minutes: String(random.whole(4, 60) * 60),
     });
     if (!life) return;
     life.row.remaining_minutes = life.row.estimate_minutes;
     const who = this.pickPerson("Engineering office");
-    life.wait(random.around(6) * DAY).move("status", "Ready", "cal").move("assignee", who, "cal");
+    life
+      .wait(random.around(6) * DAY)
+      .move("status", "Ready", "cal")
+      .move("assignee", who, "cal");
     life.wait(random.around(12) * DAY).move("status", "Building", who);
     for (let n = random.whole(1, 4); n > 0 && !life.isOver; n -= 1) {
       life.wait(random.around(3) * DAY);
       if (!life.isOver) this.book(life, who);
     }
-    life.wait(random.around(10) * DAY).move("status", "Checking", who).wait(random.around(4) * DAY).move("status", "Shipped", "cal");
+    life
+      .wait(random.around(10) * DAY)
+      .move("status", "Checking", who)
+      .wait(random.around(4) * DAY)
+      .move("status", "Shipped", "cal");
   }
 
   // ── everything as files ──
 
   private bundle(): RawBundle {
-    const table = (columns: readonly string[], rows: readonly (readonly string[])[]): RawTable => ({ columns, rows });
+    const table = (columns: readonly string[], rows: readonly (readonly string[])[]): RawTable => ({
+      columns,
+      rows,
+    });
     const names = (id: TableId) => TABLES[id].columns.map((column) => column.name);
-    const moves = this.lives.flatMap((life) => life.moves).map((move, index) => ({ move, index })).sort((a, b) => (a.move[1] < b.move[1] ? -1 : a.move[1] > b.move[1] ? 1 : a.index - b.index)).map(({ move }) => move);
+    const moves = this.lives
+      .flatMap((life) => life.moves)
+      .map((move, index) => ({ move, index }))
+      .sort((a, b) => (a.move[1] < b.move[1] ? -1 : a.move[1] > b.move[1] ? 1 : a.index - b.index))
+      .map(({ move }) => move);
     return {
-      workspace: table(["setting", "value"], [["time_zone", ZONE], ["week_starts", "Mon"], ["fiscal_year_starts", "4"], ["working_days", "Mon;Tue;Wed;Thu;Fri"], ["working_hours", "09:00-17:00"], ["locale", "en"], ["currency", "EUR"]]),
+      workspace: table(
+        ["setting", "value"],
+        [
+          ["time_zone", ZONE],
+          ["week_starts", "Mon"],
+          ["fiscal_year_starts", "4"],
+          ["working_days", "Mon;Tue;Wed;Thu;Fri"],
+          ["working_hours", "09:00-17:00"],
+          ["locale", "en"],
+          ["currency", "EUR"],
+        ],
+      ),
       holidays: table(["date", "name"], this.holidays()),
-      statuses: table(names("statuses"), STATUSES.map(([status, stage, workflow], i) => [status, stage, String(i + 1), status === "Waiting for parts" ? "yes" : "no", workflow])),
+      statuses: table(
+        names("statuses"),
+        STATUSES.map(([status, stage, workflow], i) => [
+          status,
+          stage,
+          String(i + 1),
+          status === "Waiting for parts" ? "yes" : "no",
+          workflow,
+        ]),
+      ),
       kinds: table(names("kinds"), KINDS),
       priorities: table(names("priorities"), PRIORITIES),
-      people: table(["login", "name", "email", "team", "role", "active", "client"], PEOPLE.map((p) => [p.login, p.name, `${p.login}@saltmarsh.example`, p.team, p.role, "yes", p.client])),
+      people: table(
+        ["login", "name", "email", "team", "role", "active", "client"],
+        PEOPLE.map((p) => [
+          p.login,
+          p.name,
+          `${p.login}@saltmarsh.example`,
+          p.team,
+          p.role,
+          "yes",
+          p.client,
+        ]),
+      ),
       teams: table(names("teams"), TEAMS),
       services: table(names("services"), SERVICES),
-      assets: table(names("assets"), SERVICES.slice(0, 11).flatMap(([service]) => Array.from({ length: service === "Gate readers" ? 40 : 8 }, (_, i) => [assetOf(service, i + 1), service.toLowerCase().replace(/s$/, ""), LANDINGS[i % LANDINGS.length], service]))),
-      projects: table(["project", "type", "portfolio", "client", "manager", "teams", "budget", "starts_on", "ends_on"], PROJECTS.map((project, i) => [...project, addMonths(this.today, -18 + i), addMonths(this.today, i - 2)])),
-      progress: table(names("progress"), PROJECTS.slice(0, 6).flatMap(([project], p) => [6, 4, 2, 0].map((ago, i) => [project, addMonths(this.today, -ago), String(25 * (i + 1) - 5), String(20 * (i + 1) - p)]))),
-      sprints: table(names("sprints"), this.sprints.map((s) => [s.name, s.team, "", instantText(s.from), instantText(s.to), s.closed ? instantText(s.closed) : ""])),
-      fields: table(names("fields"), [["landing", "choice", LANDINGS.join(";")], ["vessel", "choice", VESSELS.join(";")], ["weather", "choice", "calm;wind;fog;rain;storm"]]),
-      items: table(ITEM_COLUMNS, this.lives.map((life) => ITEM_COLUMNS.map((column) => life.row[column] ?? ""))),
+      assets: table(
+        names("assets"),
+        SERVICES.slice(0, 11).flatMap(([service]) =>
+          Array.from({ length: service === "Gate readers" ? 40 : 8 }, (_, i) => [
+            assetOf(service, i + 1),
+            service.toLowerCase().replace(/s$/, ""),
+            LANDINGS[i % LANDINGS.length],
+            service,
+          ]),
+        ),
+      ),
+      projects: table(
+        [
+          "project",
+          "type",
+          "portfolio",
+          "client",
+          "manager",
+          "teams",
+          "budget",
+          "starts_on",
+          "ends_on",
+        ],
+        PROJECTS.map((project, i) => [
+          ...project,
+          addMonths(this.today, -18 + i),
+          addMonths(this.today, i - 2),
+        ]),
+      ),
+      progress: table(
+        names("progress"),
+        PROJECTS.slice(0, 6).flatMap(([project], p) =>
+          [6, 4, 2, 0].map((ago, i) => [
+            project,
+            addMonths(this.today, -ago),
+            String(25 * (i + 1) - 5),
+            String(20 * (i + 1) - p),
+          ]),
+        ),
+      ),
+      sprints: table(
+        names("sprints"),
+        this.sprints.map((s) => [
+          s.name,
+          s.team,
+          "",
+          instantText(s.from),
+          instantText(s.to),
+          s.closed ? instantText(s.closed) : "",
+        ]),
+      ),
+      fields: table(names("fields"), [
+        ["landing", "choice", LANDINGS.join(";")],
+        ["vessel", "choice", VESSELS.join(";")],
+        ["weather", "choice", "calm;wind;fog;rain;storm"],
+      ]),
+      items: table(
+        ITEM_COLUMNS,
+        this.lives.map((life) => ITEM_COLUMNS.map((column) => life.row[column] ?? "")),
+      ),
       moves: table(names("moves"), moves),
       links: table(names("links"), dedupe(this.links)),
       comments: table(names("comments"), this.comments),
       time_entries: table(names("time_entries"), this.time),
       cost_entries: table(names("cost_entries"), this.costs()),
       planned_costs: table(names("planned_costs"), this.planned()),
-      milestones: table(names("milestones"), PROJECTS.slice(0, 6).flatMap(([project], i) => [[project, "Plans agreed", addMonths(this.today, -12 + i), addMonths(this.today, -11 + i)], [project, "Handed over", addMonths(this.today, 2 + i), ""]])),
-      weekly_words: table(names("weekly_words"), [["Heron refit", "cal", `${this.today.slice(0, 4)}-W40`, "worried", "Hull plates fitted", "Engine bed", "The budget will not last"]]),
+      milestones: table(
+        names("milestones"),
+        PROJECTS.slice(0, 6).flatMap(([project], i) => [
+          [project, "Plans agreed", addMonths(this.today, -12 + i), addMonths(this.today, -11 + i)],
+          [project, "Handed over", addMonths(this.today, 2 + i), ""],
+        ]),
+      ),
+      weekly_words: table(names("weekly_words"), [
+        [
+          "Heron refit",
+          "cal",
+          `${this.today.slice(0, 4)}-W40`,
+          "worried",
+          "Hull plates fitted",
+          "Engine bed",
+          "The budget will not last",
+        ],
+      ]),
     };
   }
 
   private holidays(): string[][] {
-    const years = [...new Set([this.start, addMonths(this.start, 12), this.today].map((day) => Number(day.slice(0, 4))))];
-    return years.flatMap((year) => [[dayOf(year, 1, 1), "New Year"], [dayOf(year, 5, 1), "Boat Day"], [dayOf(year, 11, 5), "Harbour Day"], [dayOf(year, 12, 25), "Christmas"]]);
+    const years = [
+      ...new Set(
+        [this.start, addMonths(this.start, 12), this.today].map((day) => Number(day.slice(0, 4))),
+      ),
+    ];
+    return years.flatMap((year) => [
+      [dayOf(year, 1, 1), "New Year"],
+      [dayOf(year, 5, 1), "Boat Day"],
+      [dayOf(year, 11, 5), "Harbour Day"],
+      [dayOf(year, 12, 25), "Christmas"],
+    ]);
   }
 
   /** The Heron refit runs over what was planned for it; the others keep under. */
   private costs(): string[][] {
     return PROJECTS.slice(0, 6).flatMap(([project, , , , , , budget]) =>
-      Array.from({ length: 12 }, (_, i) => [project, addMonths(this.today, i - 12), this.random.pick(["materials", "yard", "hire"]), String(Math.round((Number(budget) / 14) * (project === "Heron refit" ? 1.35 : 0.85) * (0.8 + this.random.next() * 0.4))), ""]),
+      Array.from({ length: 12 }, (_, i) => [
+        project,
+        addMonths(this.today, i - 12),
+        this.random.pick(["materials", "yard", "hire"]),
+        String(
+          Math.round(
+            (Number(budget) / 14) *
+              (project === "Heron refit" ? 1.35 : 0.85) *
+              (0.8 + this.random.next() * 0.4),
+          ),
+        ),
+        "",
+      ]),
     );
   }
 
   private planned(): string[][] {
-    return PROJECTS.slice(0, 6).flatMap(([project, , , , , , budget]) => Array.from({ length: 14 }, (_, i) => [project, addMonths(this.today, i - 12).slice(0, 7), "materials", String(Math.round(Number(budget) / 14))]));
+    return PROJECTS.slice(0, 6).flatMap(([project, , , , , , budget]) =>
+      Array.from({ length: 14 }, (_, i) => [
+        project,
+        addMonths(this.today, i - 12).slice(0, 7),
+        "materials",
+        String(Math.round(Number(budget) / 14)),
+      ]),
+    );
   }
 }
 
 const assetOf = (service: string, n: number): string => `${service.replace(/s$/, "")} ${n}`;
-const dedupe = (rows: readonly string[][]): string[][] => [...new Map(rows.map((row) => [row.join("|"), row])).values()];
+const dedupe = (rows: readonly string[][]): string[][] => [
+  ...new Map(rows.map((row) => [row.join("|"), row])).values(),
+];

@@ -5,4 +5,6 @@ export interface Clock {
   now(): Instant;
 }
 
-export const systemClock: Clock = { now: () => Math.round((performance.timeOrigin + performance.now()) * 1000) };
+export const systemClock: Clock = {
+  now: () => Math.round((performance.timeOrigin + performance.now()) * 1000),
+};

@@ -7,7 +7,14 @@ interface Violation {
 
 /** Runs the import gate over a folder; it ends with a status when something is forbidden. */
 function violationsIn(folder: string): Violation[] {
-  const args = ["node_modules/dependency-cruiser/bin/dependency-cruise.mjs", folder, "--config", ".dependency-cruiser.mjs", "--output-type", "json"];
+  const args = [
+    "node_modules/dependency-cruiser/bin/dependency-cruise.mjs",
+    folder,
+    "--config",
+    ".dependency-cruiser.mjs",
+    "--output-type",
+    "json",
+  ];
   const told = execFileSync(process.execPath, args, { encoding: "utf8", maxBuffer: 1 << 26 });
   return (JSON.parse(told) as { summary: { violations: Violation[] } }).summary.violations;
 }
@@ -24,10 +31,16 @@ describe("the import gate", () => {
     ["app/appTakesData.ts", "app-imports"],
     ["server/cycleA.ts", "no-cycles"],
   ])("refuses %s by the rule %s", (file, rule) => {
-    expect(planted.filter((violation) => violation.from.endsWith(file)).map((violation) => violation.rule.name)).toContain(rule);
+    expect(
+      planted
+        .filter((violation) => violation.from.endsWith(file))
+        .map((violation) => violation.rule.name),
+    ).toContain(rule);
   });
 
   test("lets the application pass", () => {
-    expect(violationsIn("src").map((violation) => `${violation.rule.name}: ${violation.from}`)).toEqual([]);
+    expect(
+      violationsIn("src").map((violation) => `${violation.rule.name}: ${violation.from}`),
+    ).toEqual([]);
   });
 });

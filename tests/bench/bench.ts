@@ -7,7 +7,16 @@ import { parseSentence } from "@/core/sentence";
 import { DEMO_PASSWORD, makeWorld } from "@/demo";
 import { setPasswords } from "@/server/accounts/signIn";
 import { makeReadyMade } from "@/server/library/readyMade";
-import { closeDatabase, createWorkspace, importBundle, migrate, newSession, runPlan, withConnection, type EntityManager } from "@/data";
+import {
+  closeDatabase,
+  createWorkspace,
+  importBundle,
+  migrate,
+  newSession,
+  runPlan,
+  withConnection,
+  type EntityManager,
+} from "@/data";
 import { PLAIN_DRESS } from "@/core/definition";
 import { to as copyTo } from "pg-copy-streams";
 import { exportReport } from "@/server/exports/exportReport";
@@ -20,7 +29,10 @@ const END = parseInstant("2026-11-24T15:30:00Z")!;
 
 /** Questions of every kind, as the pickers make them. */
 const QUESTIONS = [
-  "count faults where status is open by priority split by status as stacked bars", "count requests by week of created for last 12 full weeks as columns", "average lead time in days of items where finished during last 3 months by team as bars", "median age in days of items where status is open by team",
+  "count faults where status is open by priority split by status as stacked bars",
+  "count requests by week of created for last 12 full weeks as columns",
+  "average lead time in days of items where finished during last 3 months by team as bars",
+  "median age in days of items where status is open by team",
   "count where created during this month, count where status is open, of faults by assignee top 8 as columns",
   "count faults where priority is any of (P1, P2) by team split by SLA resolution as stacked bars to 100 %",
   "count moves where field is assignee and old value is not empty and new value is not empty by old value top 8 split by new value as heat map",
@@ -44,7 +56,9 @@ async function fill(scale: number): Promise<EntityManager> {
   const watch = setInterval(() => (peak = Math.max(peak, process.memoryUsage().rss)), 200);
   const outcome = await importBundle(em, raw, { now: END });
   clearInterval(watch);
-  say(`load: ${outcome.tables.items!.read} items, ${outcome.tables.moves!.read} moves in ${((performance.now() - start) / 1000).toFixed(1)} s, at most ${Math.round(peak / 1e6)} MB of memory, ${outcome.refused.length} refused (1 run, cold)`);
+  say(
+    `load: ${outcome.tables.items!.read} items, ${outcome.tables.moves!.read} moves in ${((performance.now() - start) / 1000).toFixed(1)} s, at most ${Math.round(peak / 1e6)} MB of memory, ${outcome.refused.length} refused (1 run, cold)`,
+  );
   await setPasswords(em, [{ login: "ines", password: DEMO_PASSWORD }]);
   await makeReadyMade(em, "ines");
   return em;
@@ -56,11 +70,19 @@ async function compare(em: EntityManager, desk: Desk): Promise<void> {
     if (!parsed.ok) throw new Error(`${sentence}: ${parsed.problems[0].message}`);
     const report = parsed.value as CountReport;
     const ours = async () => countAnswer(await runPlan(em, planCount(report, desk.view)));
-    const theirs = () => withConnection(em, async (client) => (await client.query<{ k: string | null; n: string }>(sql, [desk.viewer.visible])).rows);
+    const theirs = () =>
+      withConnection(
+        em,
+        async (client) =>
+          (await client.query<{ k: string | null; n: string }>(sql, [desk.viewer.visible])).rows,
+      );
     const answer = await ours();
     const wanted = (await theirs()).map((row) => `${row.k ?? "not set"}=${Number(row.n)}`).sort();
-    const got = answer.rows.map((row) => `${row.path[0].name ?? "not set"}=${Number(row.cells[0].value)}`).sort();
-    if (JSON.stringify(wanted) !== JSON.stringify(got)) throw new Error(`${sentence}: answers differ\n${got.join(", ")}\n${wanted.join(", ")}`);
+    const got = answer.rows
+      .map((row) => `${row.path[0].name ?? "not set"}=${Number(row.cells[0].value)}`)
+      .sort();
+    if (JSON.stringify(wanted) !== JSON.stringify(got))
+      throw new Error(`${sentence}: answers differ\n${got.join(", ")}\n${wanted.join(", ")}`);
     // By turns, so that what else the machine does falls on both.
     const pairs = { ours: [] as number[], theirs: [] as number[] };
     for (let i = 0; i < RUNS; i += 1) {
@@ -69,7 +91,9 @@ async function compare(em: EntityManager, desk: Desk): Promise<void> {
     }
     const median = (list: number[]) => list.sort((a, b) => a - b)[Math.floor(list.length / 2)];
     const [a, b] = [median(pairs.ours), median(pairs.theirs)];
-    say(`${(a / b).toFixed(2)} x reference: ${sentence} (${ms(a)} against ${ms(b)}, medians of ${RUNS} by turns, warm; answers equal)`);
+    say(
+      `${(a / b).toFixed(2)} x reference: ${sentence} (${ms(a)} against ${ms(b)}, medians of ${RUNS} by turns, warm; answers equal)`,
+    );
   }
 }
 
@@ -83,12 +107,26 @@ async function main(): Promise<void> {
   for (const sentence of QUESTIONS) {
     const parsed = parseSentence(sentence, desk.view);
     if (!parsed.ok) throw new Error(`${sentence}: ${parsed.problems[0].message}`);
-    const { median, least, most } = await timed(() => askFigure(em, desk, parsed.value, PLAIN_DRESS));
+    const { median, least, most } = await timed(() =>
+      askFigure(em, desk, parsed.value, PLAIN_DRESS),
+    );
     say(`${ms(median)} (${ms(least)} to ${ms(most)}, median of ${RUNS}, warm): ${sentence}`);
   }
-  const listed = parseSentence("list faults where status is open showing key, title, age sorted by age descending", desk.view);
+  const listed = parseSentence(
+    "list faults where status is open showing key, title, age sorted by age descending",
+    desk.view,
+  );
   if (listed.ok) {
-    const { median } = await timed(() => runPlan(em, planRecords(listed.value, { showing: [["key"], ["title"], ["age"]], sorts: [], offset: 0, limit: 200 }, desk.view)));
+    const { median } = await timed(() =>
+      runPlan(
+        em,
+        planRecords(
+          listed.value,
+          { showing: [["key"], ["title"], ["age"]], sorts: [], offset: 0, limit: 200 },
+          desk.view,
+        ),
+      ),
+    );
     say(`${ms(median)} (median of ${RUNS}, warm): a page of 200 records`);
   }
   await exported(em, desk);
@@ -96,25 +134,59 @@ async function main(): Promise<void> {
 
 /** The same rows as CSV, by the export and by a plain COPY of the table in their order and in none, by turns. */
 async function exported(em: EntityManager, desk: Desk): Promise<void> {
-  const parsed = parseSentence("list items showing key, title, status, priority, created as list", desk.view);
+  const parsed = parseSentence(
+    "list items showing key, title, status, priority, created as list",
+    desk.view,
+  );
   if (!parsed.ok) throw new Error(parsed.problems[0].message);
-  const drain = async (stream: AsyncIterable<Buffer>) => { let bytes = 0; for await (const chunk of stream) bytes += chunk.length; return bytes; };
+  const drain = async (stream: AsyncIterable<Buffer>) => {
+    let bytes = 0;
+    for await (const chunk of stream) bytes += chunk.length;
+    return bytes;
+  };
   const ours = async () => {
-    const made = await exportReport(em, desk, { draw: async () => new Uint8Array() }, { format: "csv", of: "records", report: parsed.value, dress: PLAIN_DRESS, title: "x", link: "/" });
+    const made = await exportReport(
+      em,
+      desk,
+      { draw: async () => new Uint8Array() },
+      {
+        format: "csv",
+        of: "records",
+        report: parsed.value,
+        dress: PLAIN_DRESS,
+        title: "x",
+        link: "/",
+      },
+    );
     if ("why" in made) throw new Error(made.why);
     return drain(made.body as never);
   };
-  const plain = (order: string) => () => withConnection(em, (client) => drain(client.query(copyTo(`COPY (SELECT i.key, i.title, s.name, p.name, i.created_at FROM items i LEFT JOIN statuses s ON s.id = i.status_id LEFT JOIN priorities p ON p.id = i.priority_id WHERE i.deleted_at IS NULL${order}) TO STDOUT (FORMAT csv)`)) as never));
+  const plain = (order: string) => () =>
+    withConnection(em, (client) =>
+      drain(
+        client.query(
+          copyTo(
+            `COPY (SELECT i.key, i.title, s.name, p.name, i.created_at FROM items i LEFT JOIN statuses s ON s.id = i.status_id LEFT JOIN priorities p ON p.id = i.priority_id WHERE i.deleted_at IS NULL${order}) TO STDOUT (FORMAT csv)`,
+          ),
+        ) as never,
+      ),
+    );
   const times: number[][] = [];
   let most = 0;
   for (let run = 0; run < 12; run += 1) {
     const pair: number[] = [];
-    for (const work of [ours, plain(" ORDER BY i.created_at DESC, i.id"), plain("")]) { const start = performance.now(); await work(); pair.push(performance.now() - start); }
+    for (const work of [ours, plain(" ORDER BY i.created_at DESC, i.id"), plain("")]) {
+      const start = performance.now();
+      await work();
+      pair.push(performance.now() - start);
+    }
     most = Math.max(most, process.memoryUsage().rss);
     if (run > 0) times.push(pair);
   }
   const middle = (at: number) => times.map((pair) => pair[at]).sort((a, b) => a - b)[5];
-  say(`${(middle(0) / middle(1)).toFixed(2)} x COPY in the same order, ${(middle(0) / middle(2)).toFixed(2)} x in none: all items as CSV (${ms(middle(0))} against ${ms(middle(1))} and ${ms(middle(2))}, medians of 11 by turns, warm), at most ${Math.round(most / 1e6)} MB in the process`);
+  say(
+    `${(middle(0) / middle(1)).toFixed(2)} x COPY in the same order, ${(middle(0) / middle(2)).toFixed(2)} x in none: all items as CSV (${ms(middle(0))} against ${ms(middle(1))} and ${ms(middle(2))}, medians of 11 by turns, warm), at most ${Math.round(most / 1e6)} MB in the process`,
+  );
 }
 
 main()

@@ -4,12 +4,15 @@ import { reportOf, signIn } from "../e2e/support";
 /** Measured in the browser, against a built application at E2E_URL. */
 const RUNS = 9;
 const baseURL = process.env.E2E_URL!;
-const median = (list: number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
+const median = (list: number[]): number =>
+  [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
 const say = (line: string): void => void process.stdout.write(`${line}\n`);
 
 async function main(): Promise<void> {
   const browser = await chromium.launch({ executablePath: "/usr/bin/chromium" });
-  const page = await (await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 } })).newPage();
+  const page = await (
+    await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 } })
+  ).newPage();
   await signIn(page, "ines");
   const times: number[] = [];
   for (let i = 0; i < RUNS + 1; i += 1) {
@@ -18,17 +21,27 @@ async function main(): Promise<void> {
     await link.waitFor();
     const start = Date.now();
     await link.click();
-    await page.waitForFunction(() => document.querySelectorAll("article[aria-label]").length >= 8 && [...document.querySelectorAll("article[aria-label]")].every((tile) => tile.querySelector("svg path, svg rect, table, .n")));
+    await page.waitForFunction(
+      () =>
+        document.querySelectorAll("article[aria-label]").length >= 8 &&
+        [...document.querySelectorAll("article[aria-label]")].every((tile) =>
+          tile.querySelector("svg path, svg rect, table, .n"),
+        ),
+    );
     if (i > 0) times.push(Date.now() - start);
   }
-  say(`${median(times)} ms (${Math.min(...times)} to ${Math.max(...times)}, median of ${RUNS}, warm navigation): a dashboard with 8 tiles drawn`);
+  say(
+    `${median(times)} ms (${Math.min(...times)} to ${Math.max(...times)}, median of ${RUNS}, warm navigation): a dashboard with 8 tiles drawn`,
+  );
 
   await page.goto(reportOf("count faults where status is open by priority as bars"));
   await page.waitForLoadState("networkidle");
   await page.getByRole("button", { name: "Type it" }).click();
   await page.evaluate(() => {
     const kept = ((window as unknown as { long: number[] }).long = [] as number[]);
-    new PerformanceObserver((list) => list.getEntries().forEach((entry) => kept.push(entry.duration))).observe({ entryTypes: ["longtask"] });
+    new PerformanceObserver((list) =>
+      list.getEntries().forEach((entry) => kept.push(entry.duration)),
+    ).observe({ entryTypes: ["longtask"] });
   });
   const typed = " split by status and team is my team ";
   for (const letter of typed) await page.keyboard.type(letter, { delay: 90 });
@@ -36,7 +49,9 @@ async function main(): Promise<void> {
   const long = await page.evaluate(() => (window as unknown as { long: number[] }).long);
   await follow(page);
   await scrolled(page);
-  say(`${long.length} long tasks over 50 ms in ${typed.length} keystrokes of the sentence${long.length ? ` (the longest ${Math.round(Math.max(...long))} ms)` : ""} (1 run, warm)`);
+  say(
+    `${long.length} long tasks over 50 ms in ${typed.length} keystrokes of the sentence${long.length ? ` (the longest ${Math.round(Math.max(...long))} ms)` : ""} (1 run, warm)`,
+  );
   await browser.close();
 }
 
@@ -44,28 +59,52 @@ async function main(): Promise<void> {
 async function follow(page: Page): Promise<void> {
   const box = page.getByRole("combobox").or(page.locator("textarea")).first();
   const times: number[] = [];
-  for (const field of ["team", "service", "assignee", "status", "raised by", "sprint", "project", "category"]) {
+  for (const field of [
+    "team",
+    "service",
+    "assignee",
+    "status",
+    "raised by",
+    "sprint",
+    "project",
+    "category",
+  ]) {
     await box.fill(`count faults where status is open by ${field.slice(0, -1)}`);
     await page.waitForTimeout(600);
     await box.press("End");
-    const answered = page.waitForResponse((reply) => reply.url().endsWith("/api/room/figure") && reply.ok());
+    const answered = page.waitForResponse(
+      (reply) => reply.url().endsWith("/api/room/figure") && reply.ok(),
+    );
     const start = Date.now();
     await page.keyboard.type(field.slice(-1));
     await answered;
-    await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))));
+    await page.evaluate(
+      () => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))),
+    );
     times.push(Date.now() - start);
   }
-  say(`${median(times)} ms (${Math.min(...times)} to ${Math.max(...times)}, median of ${times.length}, warm): a figure drawn after the last letter of its sentence`);
+  say(
+    `${median(times)} ms (${Math.min(...times)} to ${Math.max(...times)}, median of ${times.length}, warm): a figure drawn after the last letter of its sentence`,
+  );
 }
 
 /** Frames while a pivot of 200 by 50 cells is scrolled from end to end. */
 async function scrolled(page: Page): Promise<void> {
-  await page.goto(reportOf("count items by day of created for last 200 days split by assignee top 49 as pivot"));
+  await page.goto(
+    reportOf("count items by day of created for last 200 days split by assignee top 49 as pivot"),
+  );
   const table = page.getByRole("grid").or(page.getByRole("table")).first();
   await table.waitFor();
   await page.waitForLoadState("networkidle");
   const frames = await page.evaluate(async () => {
-    const pane = [...document.querySelectorAll("*")].filter((one) => one !== document.scrollingElement && one.scrollHeight > one.clientHeight + 200 && getComputedStyle(one).overflowY === "auto").sort((a, b) => b.scrollHeight - a.scrollHeight)[0];
+    const pane = [...document.querySelectorAll("*")]
+      .filter(
+        (one) =>
+          one !== document.scrollingElement &&
+          one.scrollHeight > one.clientHeight + 200 &&
+          getComputedStyle(one).overflowY === "auto",
+      )
+      .sort((a, b) => b.scrollHeight - a.scrollHeight)[0];
     const gaps: number[] = [];
     let last = performance.now();
     for (let step = 0; step <= 160; step += 1) {
@@ -79,7 +118,9 @@ async function scrolled(page: Page): Promise<void> {
     return gaps.slice(1);
   });
   const cells = await page.getByRole("cell").count();
-  say(`${median(frames).toFixed(1)} ms a frame (the longest ${Math.max(...frames).toFixed(0)} ms, ${frames.length} frames, 1 run): a pivot of 200 by 50 cells scrolled down and across (${cells} cells in the page)`);
+  say(
+    `${median(frames).toFixed(1)} ms a frame (the longest ${Math.max(...frames).toFixed(0)} ms, ${frames.length} frames, 1 run): a pivot of 200 by 50 cells scrolled down and across (${cells} cells in the page)`,
+  );
 }
 
 main().catch((error: unknown) => {

@@ -7,16 +7,24 @@ import { deskFor, ms, RUNS, say, timed } from "./timed";
 async function main(): Promise<void> {
   const em = await newSession();
   await withConnection(em, async (client) => {
-    await client.query("INSERT INTO people (login, name, role, team_id) SELECT 'more' || n, (ARRAY['Ana','Bento','Clara','Duarte','Elia'])[1 + n % 5] || ' ' || (ARRAY['Costa','Dias','Esteves','Faria'])[1 + n % 4] || ' ' || n, 'member', (SELECT min(id) FROM teams) FROM generate_series(1, 100000) n");
-    await client.query("INSERT INTO person_projects SELECT id, 0 FROM people ON CONFLICT DO NOTHING");
+    await client.query(
+      "INSERT INTO people (login, name, role, team_id) SELECT 'more' || n, (ARRAY['Ana','Bento','Clara','Duarte','Elia'])[1 + n % 5] || ' ' || (ARRAY['Costa','Dias','Esteves','Faria'])[1 + n % 4] || ' ' || n, 'member', (SELECT min(id) FROM teams) FROM generate_series(1, 100000) n",
+    );
+    await client.query(
+      "INSERT INTO person_projects SELECT id, 0 FROM people ON CONFLICT DO NOTHING",
+    );
     await client.query("UPDATE workspace SET names_version = names_version + 1");
   });
   const desk = await deskFor(em, "ines");
   const parsed = parseSentence("count items where status is open by team", desk.view);
   if (!parsed.ok) throw new Error(parsed.problems[0].message);
   for (const words of ["cl", "clara faria 7"]) {
-    const { median, most } = await timed(() => askValues(em, desk, parsed.value, ["assignee"], undefined, words));
-    say(`${ms(median)} (at most ${ms(most)}, median of ${RUNS}, warm): "${words}" looked for among ${desk.view.catalog.names.list("person").length} people, with their counts`);
+    const { median, most } = await timed(() =>
+      askValues(em, desk, parsed.value, ["assignee"], undefined, words),
+    );
+    say(
+      `${ms(median)} (at most ${ms(most)}, median of ${RUNS}, warm): "${words}" looked for among ${desk.view.catalog.names.list("person").length} people, with their counts`,
+    );
   }
 }
 

@@ -8,7 +8,10 @@ export const RUNS = 15;
 export const say = (line: string): void => void process.stdout.write(`${line}\n`);
 export const ms = (n: number): string => `${n.toFixed(1)} ms`;
 
-export async function timed(work: () => Promise<unknown>, runs = RUNS): Promise<{ median: number; least: number; most: number }> {
+export async function timed(
+  work: () => Promise<unknown>,
+  runs = RUNS,
+): Promise<{ median: number; least: number; most: number }> {
   const times: number[] = [];
   for (let i = 0; i < runs + 2; i += 1) {
     const start = performance.now();
@@ -16,10 +19,20 @@ export async function timed(work: () => Promise<unknown>, runs = RUNS): Promise<
     if (i >= 2) times.push(performance.now() - start);
   }
   times.sort((a, b) => a - b);
-  return { median: times[Math.floor(times.length / 2)], least: times[0], most: times[times.length - 1] };
+  return {
+    median: times[Math.floor(times.length / 2)],
+    least: times[0],
+    most: times[times.length - 1],
+  };
 }
 
 export async function deskFor(em: EntityManager, login: string): Promise<Desk> {
-  const viewer = await withConnection(em, async (client) => loadViewer(client, (await client.query<{ id: number }>("SELECT id FROM people WHERE login = $1", [login])).rows[0].id));
+  const viewer = await withConnection(em, async (client) =>
+    loadViewer(
+      client,
+      (await client.query<{ id: number }>("SELECT id FROM people WHERE login = $1", [login]))
+        .rows[0].id,
+    ),
+  );
   return deskOf(em, viewer!, systemClock);
 }

@@ -5,7 +5,13 @@ import type { BridgeReport, CrossingsReport, LevelReport, Report } from "@/core/
 import { planBridge, planCrossings, planLevel, planRecords, type RecordRow } from "@/core/plan";
 import { printReport } from "@/core/sentence";
 import { promiseMicros, type Viewpoint } from "@/core/sql";
-import { BUCKET_GRAINS, hasTooManyBuckets, parseInstant, resolvePeriod, workClock } from "@/core/time";
+import {
+  BUCKET_GRAINS,
+  hasTooManyBuckets,
+  parseInstant,
+  resolvePeriod,
+  workClock,
+} from "@/core/time";
 import { importBundle, loadViewer, runPlan, withConnection, type EntityManager } from "@/data";
 import { deskOf } from "@/server/viewer/viewpoint";
 import { arbitraryCondition, arbitraryPeriod, namedFields } from "../support/arbitrary";
@@ -25,7 +31,12 @@ beforeAll(async () => {
   em = await freshDatabase("random_histories");
   const { refused } = await importBundle(em, await randomHistories(SEED, 150), { now: NOW });
   if (refused.length) throw new Error(`seed ${SEED}: ${JSON.stringify(refused[0])}`);
-  const viewer = await withConnection(em, async (client) => loadViewer(client, (await client.query<{ id: number }>("SELECT id FROM people WHERE login = 'gil'")).rows[0].id));
+  const viewer = await withConnection(em, async (client) =>
+    loadViewer(
+      client,
+      (await client.query<{ id: number }>("SELECT id FROM people WHERE login = 'gil'")).rows[0].id,
+    ),
+  );
   view = (await deskOf(em, viewer!, { now: () => NOW })).view;
   const records = await everyRecord(em, { ...view, deletedToo: true });
   replay = new Replay(await withConnection(em, (client) => readTimelines(client, records)), view);
@@ -33,14 +44,30 @@ beforeAll(async () => {
 afterAll(dropDatabase);
 
 const says = (report: Report): string => `seed ${SEED}: ${printReport(report, view.catalog)}`;
-const fields = () => namedFields(view).filter((field) => field.tracked || ["title", "kind", "stage"].includes(field.id));
+const fields = () =>
+  namedFields(view).filter(
+    (field) => field.tracked || ["title", "kind", "stage"].includes(field.id),
+  );
 const where = () => fc.option(arbitraryCondition(view, fields(), 1), { nil: undefined, freq: 6 });
-const stretch = () => fc.record({ grain: fc.constantFrom(...BUCKET_GRAINS), period: arbitraryPeriod }).filter(({ grain, period }) => !hasTooManyBuckets(resolvePeriod(period, NOW, view.calendar), grain));
+const stretch = () =>
+  fc
+    .record({ grain: fc.constantFrom(...BUCKET_GRAINS), period: arbitraryPeriod })
+    .filter(
+      ({ grain, period }) => !hasTooManyBuckets(resolvePeriod(period, NOW, view.calendar), grain),
+    );
 const items = { subject: { id: "items" as const } };
 const measured = fc.constantFrom(["points"], ["remaining estimate"]);
-const close = (told: string | null, wanted: number | null) => (wanted === null ? told === null : told !== null && Math.abs(Number(told) - wanted) < 1e-6 * Math.max(1, Math.abs(wanted)));
-const mean = (values: readonly number[]): number | null => (values.length ? values.reduce((all, value) => all + value, 0) / values.length : null);
-const check = <T>(arbitrary: fc.Arbitrary<T>, property: (value: T) => Promise<void>, numRuns: number) => fc.assert(fc.asyncProperty(arbitrary, property), { numRuns, endOnFailure: true });
+const close = (told: string | null, wanted: number | null) =>
+  wanted === null
+    ? told === null
+    : told !== null && Math.abs(Number(told) - wanted) < 1e-6 * Math.max(1, Math.abs(wanted));
+const mean = (values: readonly number[]): number | null =>
+  values.length ? values.reduce((all, value) => all + value, 0) / values.length : null;
+const check = <T>(
+  arbitrary: fc.Arbitrary<T>,
+  property: (value: T) => Promise<void>,
+  numRuns: number,
+) => fc.assert(fc.asyncProperty(arbitrary, property), { numRuns, endOnFailure: true });
 
 /** The step that is told beside a record is the last of its steps, with moves that were made then. */
 function expectDecided(report: Report, row: RecordRow, steps: readonly ReplayStep[]): void {
@@ -48,174 +75,453 @@ function expectDecided(report: Report, row: RecordRow, steps: readonly ReplaySte
   const last = steps.filter((step) => step.key === row.key).at(-1)!;
   expect([says(report), row.key, row.decided?.at]).toEqual([says(report), row.key, last.at]);
   const { kind, moves } = row.decided!;
-  expect([says(report), row.key, kind]).toEqual([says(report), row.key, last.at === line.createdAt ? "created" : last.at === line.deletedAt ? "deleted" : "moved"]);
+  expect([says(report), row.key, kind]).toEqual([
+    says(report),
+    row.key,
+    last.at === line.createdAt ? "created" : last.at === line.deletedAt ? "deleted" : "moved",
+  ]);
   if (kind === "moved") expect(moves.length).toBeGreaterThan(0);
-  const then = line.moves.filter((move) => move.at === last.at).map(({ field, to }) => ({ field, to: to === null ? null : String(to) }));
+  const then = line.moves
+    .filter((move) => move.at === last.at)
+    .map(({ field, to }) => ({ field, to: to === null ? null : String(to) }));
   for (const { field, to } of moves) expect(then).toContainEqual({ field, to });
 }
 
 test("every state that is kept is what its moves come to", async () => {
-  const rows = await withConnection(em, async (client) => (await client.query<{ item_id: number; at: string; status_id: number | null; priority_id: number | null; points: string | null; is_open: boolean; began: number; ended: number; valid_to: string }>(
-    "SELECT item_id, (extract(epoch FROM valid_from) * 1e6)::bigint::text AS at, status_id, priority_id, points::text, is_open, began, ended, valid_to::text FROM state_spans ORDER BY item_id, valid_from")).rows);
+  const rows = await withConnection(
+    em,
+    async (client) =>
+      (
+        await client.query<{
+          item_id: number;
+          at: string;
+          status_id: number | null;
+          priority_id: number | null;
+          points: string | null;
+          is_open: boolean;
+          began: number;
+          ended: number;
+          valid_to: string;
+        }>(
+          "SELECT item_id, (extract(epoch FROM valid_from) * 1e6)::bigint::text AS at, status_id, priority_id, points::text, is_open, began, ended, valid_to::text FROM state_spans ORDER BY item_id, valid_from",
+        )
+      ).rows,
+  );
   expect(rows.length).toBeGreaterThan(replay.lines.length);
   for (const [i, row] of rows.entries()) {
     const line = replay.lines.find((one) => one.id === row.item_id);
     if (!line) continue;
     const then = recordAt(line, Number(row.at), view);
-    expect([SEED, line.key, row.status_id, row.priority_id, row.points === null ? null : Number(row.points)]).toEqual([SEED, line.key, then.status, then.priority, then.points]);
-    expect([SEED, line.key, row.is_open]).toEqual([SEED, line.key, then.stage === "waiting" || then.stage === "under way"]);
+    expect([
+      SEED,
+      line.key,
+      row.status_id,
+      row.priority_id,
+      row.points === null ? null : Number(row.points),
+    ]).toEqual([SEED, line.key, then.status, then.priority, then.points]);
+    expect([SEED, line.key, row.is_open]).toEqual([
+      SEED,
+      line.key,
+      then.stage === "waiting" || then.stage === "under way",
+    ]);
     // What a state ended with is what the next one began with; the first begins with being there.
     const before = rows[i - 1]?.item_id === row.item_id ? rows[i - 1] : undefined;
-    expect([SEED, line.key, row.began]).toEqual([SEED, line.key, before ? before.ended : 1 << (TRACKED.length + 1)]);
+    expect([SEED, line.key, row.began]).toEqual([
+      SEED,
+      line.key,
+      before ? before.ended : 1 << (TRACKED.length + 1),
+    ]);
     if (row.valid_to === "infinity") expect(row.ended).toBe(0);
   }
 });
 
 test("levels of counts, sums, averages, medians and largest values are what a replay finds, in all and by group", async () => {
-  const measures = fc.oneof(fc.constant(undefined), fc.tuple(fc.constantFrom("sum" as const, "average" as const, "median" as const, "highest" as const), measured).map(([measure, field]) => ({ measure, field: [...field] })));
-  const split = fc.option(fc.constantFrom("status", "priority", "team", "assignee"), { nil: undefined });
-  await check(fc.tuple(stretch(), where(), measures, split), async ([at, condition, measure, by]) => {
-    const report: LevelReport = { kind: "level", ...items, ...at, ...(condition ? { where: condition as LevelReport["where"] } : {}), ...(measure ? { measure } : {}), ...(by ? { split: { field: [by] } } : {}) };
-    const answer = levelAnswer(await runPlan(em, planLevel(report, view)));
-    for (const row of answer.rows) {
-      if (!row.cell) continue;
-      const instant = replay.lastOf(row.bucket);
-      const of = (lines: readonly { readonly key: string }[]) => {
-        const there = replay.thereAt(report, instant).filter((line) => lines.includes(line));
-        const values = measure ? there.map((line) => recordAt(line, instant, view)[measure.field[0]]).filter((value) => value !== null && value !== undefined).map(Number).sort((a, b) => a - b) : [];
-        if (!measure) return there.length;
-        if (measure.measure === "sum") return sum(values);
-        if (measure.measure === "highest") return values.length ? values[values.length - 1] : null;
-        if (measure.measure === "average") return mean(values);
-        const middle = (values.length - 1) / 2;
-        return values.length ? (values[Math.floor(middle)] + values[Math.ceil(middle)]) / 2 : null;
+  const measures = fc.oneof(
+    fc.constant(undefined),
+    fc
+      .tuple(
+        fc.constantFrom("sum" as const, "average" as const, "median" as const, "highest" as const),
+        measured,
+      )
+      .map(([measure, field]) => ({ measure, field: [...field] })),
+  );
+  const split = fc.option(fc.constantFrom("status", "priority", "team", "assignee"), {
+    nil: undefined,
+  });
+  await check(
+    fc.tuple(stretch(), where(), measures, split),
+    async ([at, condition, measure, by]) => {
+      const report: LevelReport = {
+        kind: "level",
+        ...items,
+        ...at,
+        ...(condition ? { where: condition as LevelReport["where"] } : {}),
+        ...(measure ? { measure } : {}),
+        ...(by ? { split: { field: [by] } } : {}),
       };
-      expect([says(report), row.bucket.from, row.cell.value, close(row.cell.value, of(replay.lines))]).toEqual([says(report), row.bucket.from, row.cell.value, true]);
-      for (const [i, head] of answer.split.entries()) {
-        const key = head.key === "n" ? null : Number(head.key.slice(1));
-        const group = replay.lines.filter((line) => (recordAt(line, instant, view)[by!] ?? null) === key);
-        const part = row.parts[i]!;
-        expect([says(report), row.bucket.from, head.label, part.value, close(part.value, of(group))]).toEqual([says(report), row.bucket.from, head.label, part.value, true]);
+      const answer = levelAnswer(await runPlan(em, planLevel(report, view)));
+      for (const row of answer.rows) {
+        if (!row.cell) continue;
+        const instant = replay.lastOf(row.bucket);
+        const of = (lines: readonly { readonly key: string }[]) => {
+          const there = replay.thereAt(report, instant).filter((line) => lines.includes(line));
+          const values = measure
+            ? there
+                .map((line) => recordAt(line, instant, view)[measure.field[0]])
+                .filter((value) => value !== null && value !== undefined)
+                .map(Number)
+                .sort((a, b) => a - b)
+            : [];
+          if (!measure) return there.length;
+          if (measure.measure === "sum") return sum(values);
+          if (measure.measure === "highest")
+            return values.length ? values[values.length - 1] : null;
+          if (measure.measure === "average") return mean(values);
+          const middle = (values.length - 1) / 2;
+          return values.length
+            ? (values[Math.floor(middle)] + values[Math.ceil(middle)]) / 2
+            : null;
+        };
+        expect([
+          says(report),
+          row.bucket.from,
+          row.cell.value,
+          close(row.cell.value, of(replay.lines)),
+        ]).toEqual([says(report), row.bucket.from, row.cell.value, true]);
+        for (const [i, head] of answer.split.entries()) {
+          const key = head.key === "n" ? null : Number(head.key.slice(1));
+          const group = replay.lines.filter(
+            (line) => (recordAt(line, instant, view)[by!] ?? null) === key,
+          );
+          const part = row.parts[i]!;
+          expect([
+            says(report),
+            row.bucket.from,
+            head.label,
+            part.value,
+            close(part.value, of(group)),
+          ]).toEqual([says(report), row.bucket.from, head.label, part.value, true]);
+        }
       }
-    }
-  }, 60);
+    },
+    60,
+  );
 }, 120_000);
 
 test("average ages at the ends of buckets are those of what was open then, by the clock and in working time", async () => {
   const clock = workClock(view.calendar);
-  await check(fc.tuple(stretch(), where(), fc.constantFrom("age", "age in status"), fc.boolean()), async ([at, condition, field, working]) => {
-    const report: LevelReport = { kind: "level", ...items, ...at, ...(condition ? { where: condition as LevelReport["where"] } : {}), measure: { measure: "average", field: [field], unit: "minutes", ...(working ? { working: true as const } : {}) } };
-    const answer = levelAnswer(await runPlan(em, planLevel(report, view)));
-    for (const row of answer.rows) {
-      if (!row.cell) continue;
-      const instant = replay.lastOf(row.bucket);
-      const end = Math.min(row.bucket.end, NOW);
-      const ages = replay.thereAt(report, instant).filter((line) => ["waiting", "under way"].includes(recordAt(line, instant, view).stage as string)).map((line) => {
-        // Of two moves at one instant only what stands after both counts.
-        const changed = line.moves.filter((move) => move.field === "status" && move.at <= instant && move.at > line.createdAt && recordAt(line, move.at - 1, view).status !== recordAt(line, move.at, view).status).map((move) => move.at);
-        const since = field === "age" ? line.createdAt : Math.max(line.createdAt, ...changed);
-        return (working ? clock.at(end) - clock.at(since) : end - since) / 60_000_000;
-      });
-      expect([says(report), row.bucket.from, row.cell.value, mean(ages), close(row.cell.value, mean(ages))]).toEqual([says(report), row.bucket.from, row.cell.value, mean(ages), true]);
-    }
-  }, 50);
+  await check(
+    fc.tuple(stretch(), where(), fc.constantFrom("age", "age in status"), fc.boolean()),
+    async ([at, condition, field, working]) => {
+      const report: LevelReport = {
+        kind: "level",
+        ...items,
+        ...at,
+        ...(condition ? { where: condition as LevelReport["where"] } : {}),
+        measure: {
+          measure: "average",
+          field: [field],
+          unit: "minutes",
+          ...(working ? { working: true as const } : {}),
+        },
+      };
+      const answer = levelAnswer(await runPlan(em, planLevel(report, view)));
+      for (const row of answer.rows) {
+        if (!row.cell) continue;
+        const instant = replay.lastOf(row.bucket);
+        const end = Math.min(row.bucket.end, NOW);
+        const ages = replay
+          .thereAt(report, instant)
+          .filter((line) =>
+            ["waiting", "under way"].includes(recordAt(line, instant, view).stage as string),
+          )
+          .map((line) => {
+            // Of two moves at one instant only what stands after both counts.
+            const changed = line.moves
+              .filter(
+                (move) =>
+                  move.field === "status" &&
+                  move.at <= instant &&
+                  move.at > line.createdAt &&
+                  recordAt(line, move.at - 1, view).status !== recordAt(line, move.at, view).status,
+              )
+              .map((move) => move.at);
+            const since = field === "age" ? line.createdAt : Math.max(line.createdAt, ...changed);
+            return (working ? clock.at(end) - clock.at(since) : end - since) / 60_000_000;
+          });
+        expect([
+          says(report),
+          row.bucket.from,
+          row.cell.value,
+          mean(ages),
+          close(row.cell.value, mean(ages)),
+        ]).toEqual([says(report), row.bucket.from, row.cell.value, mean(ages), true]);
+      }
+    },
+    50,
+  );
 }, 120_000);
 
 test("of sums, what arrived, what left and what was revalued carries one level to the next, each as a replay finds it", async () => {
-  await check(fc.tuple(stretch(), where(), fc.option(measured, { nil: undefined, freq: 4 })), async ([at, condition, field]) => {
-    const report: CrossingsReport = { kind: "crossings", which: "both", ...items, ...at, ...(condition ? { where: condition as CrossingsReport["where"] } : {}), ...(field ? { measure: { measure: "sum", field: [...field] } } : {}) };
-    const answer = crossingsAnswer(await runPlan(em, planCrossings(report, view)));
-    const steps = replay.stepsOf(report, field?.[0]);
-    for (const { bucket, crossing } of answer.rows) {
-      if (!crossing) continue;
-      const inside = steps.filter((step) => step.at >= bucket.start && step.at <= replay.lastOf(bucket));
-      const wanted = { arrived: sum(inside.map((step) => (step.was === null ? step.is : null))), departed: sum(inside.map((step) => (step.is === null ? step.was : null))), revalued: sum(inside.map((step) => (step.was !== null && step.is !== null ? step.is - step.was : null))) };
-      expect([says(report), bucket.from, Number(crossing.arrived), Number(crossing.departed), Number(crossing.revalued)]).toEqual([says(report), bucket.from, wanted.arrived, wanted.departed, wanted.revalued]);
-      expect(Number(crossing.levelStart) + wanted.arrived - wanted.departed + wanted.revalued).toBeCloseTo(Number(crossing.levelEnd), 6);
-      const end = field ? sum(replay.valuesAt(report, field[0], replay.lastOf(bucket))) : replay.levelAt(report, replay.lastOf(bucket));
-      expect([says(report), bucket.from, Number(crossing.levelEnd)]).toEqual([says(report), bucket.from, end]);
-    }
-  }, 60);
+  await check(
+    fc.tuple(stretch(), where(), fc.option(measured, { nil: undefined, freq: 4 })),
+    async ([at, condition, field]) => {
+      const report: CrossingsReport = {
+        kind: "crossings",
+        which: "both",
+        ...items,
+        ...at,
+        ...(condition ? { where: condition as CrossingsReport["where"] } : {}),
+        ...(field ? { measure: { measure: "sum", field: [...field] } } : {}),
+      };
+      const answer = crossingsAnswer(await runPlan(em, planCrossings(report, view)));
+      const steps = replay.stepsOf(report, field?.[0]);
+      for (const { bucket, crossing } of answer.rows) {
+        if (!crossing) continue;
+        const inside = steps.filter(
+          (step) => step.at >= bucket.start && step.at <= replay.lastOf(bucket),
+        );
+        const wanted = {
+          arrived: sum(inside.map((step) => (step.was === null ? step.is : null))),
+          departed: sum(inside.map((step) => (step.is === null ? step.was : null))),
+          revalued: sum(
+            inside.map((step) =>
+              step.was !== null && step.is !== null ? step.is - step.was : null,
+            ),
+          ),
+        };
+        expect([
+          says(report),
+          bucket.from,
+          Number(crossing.arrived),
+          Number(crossing.departed),
+          Number(crossing.revalued),
+        ]).toEqual([says(report), bucket.from, wanted.arrived, wanted.departed, wanted.revalued]);
+        expect(
+          Number(crossing.levelStart) + wanted.arrived - wanted.departed + wanted.revalued,
+        ).toBeCloseTo(Number(crossing.levelEnd), 6);
+        const end = field
+          ? sum(replay.valuesAt(report, field[0], replay.lastOf(bucket)))
+          : replay.levelAt(report, replay.lastOf(bucket));
+        expect([says(report), bucket.from, Number(crossing.levelEnd)]).toEqual([
+          says(report),
+          bucket.from,
+          end,
+        ]);
+      }
+    },
+    60,
+  );
 }, 120_000);
 
 test("a bridge between any two days adds up, names each item once, and its causes are true of them", async () => {
-  const day = fc.integer({ min: 0, max: 1000 }).map((n) => new Date(Date.UTC(2024, 1, 28 + n)).toISOString().slice(0, 10));
-  await check(fc.tuple(day, day, where(), fc.option(measured, { nil: undefined })), async ([one, other, condition, field]) => {
-    const report: BridgeReport = { kind: "bridge", ...items, from: one < other ? one : other, to: one < other ? other : one, ...(condition ? { where: condition as BridgeReport["where"] } : {}), ...(field ? { measure: { measure: "sum", field: [...field] } } : {}) };
-    const parts = await runPlan(em, planBridge(report, view));
-    const [first, second] = [parts.from - 1, parts.to - 1];
-    const weigh = (at: number) => (field ? sum(replay.valuesAt(report, field[0], at)) : replay.levelAt(report, at));
-    expect([says(report), Number(parts.levelFrom), Number(parts.levelTo)]).toEqual([says(report), weigh(first), weigh(second)]);
-    expect(parts.parts.reduce((total, part) => total + Number(part.amount), Number(parts.levelFrom))).toBeCloseTo(Number(parts.levelTo), 6);
-    const named = parts.parts.flatMap((part) => part.items.map((item) => item.key));
-    expect(new Set(named).size).toBe(named.length);
-    for (const part of parts.parts) {
-      for (const { key } of part.items) {
-        const line = replay.lines.find((candidate) => candidate.key === key)!;
-        const [was, is] = [replay.isIn(report, line, first), replay.isIn(report, line, second)];
-        expect([says(report), key, part.cause, was, is]).toEqual([says(report), key, part.cause, ["deleted", "finished", "changed out", "revalued"].includes(part.cause), ["created", "reopened", "changed in", "revalued"].includes(part.cause)]);
-        if (part.cause === "created") expect(line.createdAt).toBeGreaterThan(first);
-        if (part.cause === "deleted") expect(line.deletedAt).not.toBeNull();
-        if (part.cause === "finished") expect(recordAt(line, second, view).stage).toBe("finished");
+  const day = fc
+    .integer({ min: 0, max: 1000 })
+    .map((n) => new Date(Date.UTC(2024, 1, 28 + n)).toISOString().slice(0, 10));
+  await check(
+    fc.tuple(day, day, where(), fc.option(measured, { nil: undefined })),
+    async ([one, other, condition, field]) => {
+      const report: BridgeReport = {
+        kind: "bridge",
+        ...items,
+        from: one < other ? one : other,
+        to: one < other ? other : one,
+        ...(condition ? { where: condition as BridgeReport["where"] } : {}),
+        ...(field ? { measure: { measure: "sum", field: [...field] } } : {}),
+      };
+      const parts = await runPlan(em, planBridge(report, view));
+      const [first, second] = [parts.from - 1, parts.to - 1];
+      const weigh = (at: number) =>
+        field ? sum(replay.valuesAt(report, field[0], at)) : replay.levelAt(report, at);
+      expect([says(report), Number(parts.levelFrom), Number(parts.levelTo)]).toEqual([
+        says(report),
+        weigh(first),
+        weigh(second),
+      ]);
+      expect(
+        parts.parts.reduce((total, part) => total + Number(part.amount), Number(parts.levelFrom)),
+      ).toBeCloseTo(Number(parts.levelTo), 6);
+      const named = parts.parts.flatMap((part) => part.items.map((item) => item.key));
+      expect(new Set(named).size).toBe(named.length);
+      for (const part of parts.parts) {
+        for (const { key } of part.items) {
+          const line = replay.lines.find((candidate) => candidate.key === key)!;
+          const [was, is] = [replay.isIn(report, line, first), replay.isIn(report, line, second)];
+          expect([says(report), key, part.cause, was, is]).toEqual([
+            says(report),
+            key,
+            part.cause,
+            ["deleted", "finished", "changed out", "revalued"].includes(part.cause),
+            ["created", "reopened", "changed in", "revalued"].includes(part.cause),
+          ]);
+          if (part.cause === "created") expect(line.createdAt).toBeGreaterThan(first);
+          if (part.cause === "deleted") expect(line.deletedAt).not.toBeNull();
+          if (part.cause === "finished")
+            expect(recordAt(line, second, view).stage).toBe("finished");
+        }
       }
-    }
-    const steps = replay.stepsOf(report, field?.[0]).filter((step) => step.at > first && step.at <= second);
-    for (const [i, part] of parts.parts.slice(0, 4).entries()) {
-      const { rows } = await runPlan(em, planRecords(report, { opened: { path: [`p${i}`] }, showing: [["key"]], sorts: [], offset: 0, limit: 500 }, view));
-      expect(rows.map((row) => row.key).sort()).toEqual(part.items.map((item) => item.key).sort());
-      for (const row of rows) expectDecided(report, row, steps);
-    }
-    expect(bridgeAnswer(parts).parts.map((part) => part.count)).toEqual(parts.parts.map((part) => part.items.length));
-    const bare = bridgeAnswer(await runPlan(em, planBridge(report, view, "counts")));
-    expect(bare.parts.map(({ keys: _keys, ...part }) => part)).toEqual(bridgeAnswer(parts).parts.map(({ keys: _keys, ...part }) => part));
-  }, 60);
+      const steps = replay
+        .stepsOf(report, field?.[0])
+        .filter((step) => step.at > first && step.at <= second);
+      for (const [i, part] of parts.parts.slice(0, 4).entries()) {
+        const { rows } = await runPlan(
+          em,
+          planRecords(
+            report,
+            { opened: { path: [`p${i}`] }, showing: [["key"]], sorts: [], offset: 0, limit: 500 },
+            view,
+          ),
+        );
+        expect(rows.map((row) => row.key).sort()).toEqual(
+          part.items.map((item) => item.key).sort(),
+        );
+        for (const row of rows) expectDecided(report, row, steps);
+      }
+      expect(bridgeAnswer(parts).parts.map((part) => part.count)).toEqual(
+        parts.parts.map((part) => part.items.length),
+      );
+      const bare = bridgeAnswer(await runPlan(em, planBridge(report, view, "counts")));
+      expect(bare.parts.map(({ keys: _keys, ...part }) => part)).toEqual(
+        bridgeAnswer(parts).parts.map(({ keys: _keys, ...part }) => part),
+      );
+    },
+    60,
+  );
 }, 120_000);
 
 test("a level and a flow open exactly the items that a replay finds", async () => {
-  await check(fc.tuple(stretch(), where()), async ([at, condition]) => {
-    const shared = { ...items, ...at, ...(condition ? { where: condition as LevelReport["where"] } : {}) };
-    const openRows = async (report: Report, path: string[]) => (await runPlan(em, planRecords(report, { opened: { path }, showing: [["key"]], sorts: [], offset: 0, limit: 500 }, view))).rows;
-    const open = async (report: Report, path: string[]) => (await openRows(report, path)).map((row) => row.key).sort();
-    const level: LevelReport = { kind: "level", ...shared };
-    const flow: CrossingsReport = { kind: "crossings", which: "both", ...shared };
-    const steps = replay.stepsOf(flow);
-    const { rows } = levelAnswer(await runPlan(em, planLevel(level, view)));
-    for (const [i, row] of rows.entries()) {
-      if (!row.cell || i % Math.ceil(rows.length / 8)) continue;
-      expect([says(level), i, await open(level, [`b${i}`])]).toEqual([says(level), i, replay.thereAt(level, replay.lastOf(row.bucket)).map((line) => line.key).sort()]);
-      const inside = steps.filter((step) => step.at >= row.bucket.start && step.at <= replay.lastOf(row.bucket));
-      for (const [way, those] of [["in", inside.filter((step) => step.is !== null)], ["out", inside.filter((step) => step.is === null)]] as const) {
-        const opened = await openRows(flow, [`b${i}`, way]);
-        expect([says(flow), i, way, opened.map((row) => row.key).sort()]).toEqual([says(flow), i, way, [...new Set(those.map((step) => step.key))].sort()]);
-        for (const row of opened) expectDecided(flow, row, those);
+  await check(
+    fc.tuple(stretch(), where()),
+    async ([at, condition]) => {
+      const shared = {
+        ...items,
+        ...at,
+        ...(condition ? { where: condition as LevelReport["where"] } : {}),
+      };
+      const openRows = async (report: Report, path: string[]) =>
+        (
+          await runPlan(
+            em,
+            planRecords(
+              report,
+              { opened: { path }, showing: [["key"]], sorts: [], offset: 0, limit: 500 },
+              view,
+            ),
+          )
+        ).rows;
+      const open = async (report: Report, path: string[]) =>
+        (await openRows(report, path)).map((row) => row.key).sort();
+      const level: LevelReport = { kind: "level", ...shared };
+      const flow: CrossingsReport = { kind: "crossings", which: "both", ...shared };
+      const steps = replay.stepsOf(flow);
+      const { rows } = levelAnswer(await runPlan(em, planLevel(level, view)));
+      for (const [i, row] of rows.entries()) {
+        if (!row.cell || i % Math.ceil(rows.length / 8)) continue;
+        expect([says(level), i, await open(level, [`b${i}`])]).toEqual([
+          says(level),
+          i,
+          replay
+            .thereAt(level, replay.lastOf(row.bucket))
+            .map((line) => line.key)
+            .sort(),
+        ]);
+        const inside = steps.filter(
+          (step) => step.at >= row.bucket.start && step.at <= replay.lastOf(row.bucket),
+        );
+        for (const [way, those] of [
+          ["in", inside.filter((step) => step.is !== null)],
+          ["out", inside.filter((step) => step.is === null)],
+        ] as const) {
+          const opened = await openRows(flow, [`b${i}`, way]);
+          expect([says(flow), i, way, opened.map((row) => row.key).sort()]).toEqual([
+            says(flow),
+            i,
+            way,
+            [...new Set(those.map((step) => step.key))].sort(),
+          ]);
+          for (const row of opened) expectDecided(flow, row, those);
+        }
       }
-    }
-  }, 20);
+    },
+    20,
+  );
 }, 120_000);
 
 test("a promise is met, missed or running, with the time that is left of it, as its steps add up", async () => {
   const clock = workClock(view.calendar);
   const { names } = view.catalog;
-  const showing = [["key"], ["SLA response"], ["response time left"], ["SLA resolution"], ["resolution time left"]];
-  const { rows } = await runPlan(em, planRecords({ kind: "list", ...items, showing: [], sorts: [] }, { showing, sorts: [], offset: 0, limit: 1000 }, view));
+  const showing = [
+    ["key"],
+    ["SLA response"],
+    ["response time left"],
+    ["SLA resolution"],
+    ["resolution time left"],
+  ];
+  const { rows } = await runPlan(
+    em,
+    planRecords(
+      { kind: "list", ...items, showing: [], sorts: [] },
+      { showing, sorts: [], offset: 0, limit: 1000 },
+      view,
+    ),
+  );
   expect(rows.length).toBeGreaterThan(50);
   const seen = new Set<unknown>();
   for (const { key, values } of rows) {
     const line = replay.lines.find((one) => one.key === key)!;
-    const statusAt = (at: number) => names.find("status", recordAt(line, at, view).status as number)!;
-    const steps = [line.createdAt, ...new Set(line.moves.filter((move) => move.field === "status" && move.at > line.createdAt).map((move) => move.at))].filter((at, i, all) => i === 0 || statusAt(at).id !== statusAt(all[i - 1]).id);
+    const statusAt = (at: number) =>
+      names.find("status", recordAt(line, at, view).status as number)!;
+    const steps = [
+      line.createdAt,
+      ...new Set(
+        line.moves
+          .filter((move) => move.field === "status" && move.at > line.createdAt)
+          .map((move) => move.at),
+      ),
+    ].filter((at, i, all) => i === 0 || statusAt(at).id !== statusAt(all[i - 1]).id);
     const response = steps[1] ?? null;
     const isFinished = (at: number) => statusAt(at).stage === "finished";
-    const resolution = isFinished(NOW) ? steps.filter((at, i) => isFinished(at) && (i === 0 || !isFinished(steps[i - 1]))).at(-1)! : null;
+    const resolution = isFinished(NOW)
+      ? steps.filter((at, i) => isFinished(at) && (i === 0 || !isFinished(steps[i - 1]))).at(-1)!
+      : null;
     const promise = names.find("priority", recordAt(line, NOW, view).priority as number)?.promise;
-    for (const [at, which, done] of [[1, "response", response], [3, "resolution", resolution]] as const) {
-      const target = promise?.[which] ? promiseMicros(promise[which], promise.clock, view.calendar) : null;
-      const axis = (instant: number) => (promise?.clock === "working" ? clock.at(instant) : instant);
+    for (const [at, which, done] of [
+      [1, "response", response],
+      [3, "resolution", resolution],
+    ] as const) {
+      const target = promise?.[which]
+        ? promiseMicros(promise[which], promise.clock, view.calendar)
+        : null;
+      const axis = (instant: number) =>
+        promise?.clock === "working" ? clock.at(instant) : instant;
       const end = done ?? NOW;
-      const ran = steps.filter((step) => step < end).reduce((all, step, i, before) => all + (statusAt(step).paused ? 0 : axis(Math.min(before[i + 1] ?? end, end)) - axis(step)), 0);
-      const wanted = target === null ? [null, null] : done !== null ? [ran <= target ? "met" : "missed", null] : [ran > target ? "missed" : "running", (target - ran) / 60_000_000];
-      expect([`seed ${SEED}`, key, which, values[at]]).toEqual([`seed ${SEED}`, key, which, wanted[0]]);
-      expect([`seed ${SEED}`, key, which, values[at + 1], close(values[at + 1] as string | null, wanted[1] as number | null)]).toEqual([`seed ${SEED}`, key, which, values[at + 1], true]);
+      const ran = steps
+        .filter((step) => step < end)
+        .reduce(
+          (all, step, i, before) =>
+            all +
+            (statusAt(step).paused ? 0 : axis(Math.min(before[i + 1] ?? end, end)) - axis(step)),
+          0,
+        );
+      const wanted =
+        target === null
+          ? [null, null]
+          : done !== null
+            ? [ran <= target ? "met" : "missed", null]
+            : [ran > target ? "missed" : "running", (target - ran) / 60_000_000];
+      expect([`seed ${SEED}`, key, which, values[at]]).toEqual([
+        `seed ${SEED}`,
+        key,
+        which,
+        wanted[0],
+      ]);
+      expect([
+        `seed ${SEED}`,
+        key,
+        which,
+        values[at + 1],
+        close(values[at + 1] as string | null, wanted[1] as number | null),
+      ]).toEqual([`seed ${SEED}`, key, which, values[at + 1], true]);
       seen.add(wanted[0]);
     }
   }

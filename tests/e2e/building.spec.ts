@@ -13,13 +13,17 @@ test("two bars are folded into one from the dress, and the fold opens both", asy
   await dress.getByRole("checkbox", { name: "Pick Triaged" }).check({ force: true });
   await dress.getByLabel(/Fold these 2 as/).fill("Not begun");
   await dress.getByRole("button", { name: "Fold", exact: true }).click();
-  await expect(sentenceOf(page)).toHaveAccessibleName('count faults where status is open by status folding (Logged, Triaged as "Not begun") as bars');
+  await expect(sentenceOf(page)).toHaveAccessibleName(
+    'count faults where status is open by status folding (Logged, Triaged as "Not begun") as bars',
+  );
   const fold = marks(page).filter({ hasText: "Not begun" }).first();
   expect(await valueOf(fold)).toBe(logged + triaged);
   await fold.click();
   expect(await recordsInDrawer(page)).toBe(logged + triaged);
   await dress.getByRole("button", { name: "Unfold Not begun" }).click();
-  await expect(sentenceOf(page)).toHaveAccessibleName("count faults where status is open by status as bars");
+  await expect(sentenceOf(page)).toHaveAccessibleName(
+    "count faults where status is open by status as bars",
+  );
 });
 
 test("a group is left out of figure and total, and comes back", async ({ page }) => {
@@ -28,13 +32,17 @@ test("a group is left out of figure and total, and comes back", async ({ page })
   await expect(marks(page).first()).toBeVisible();
   const before = await marks(page).count();
   await page.getByRole("button", { name: "Leave out P4" }).click();
-  await expect(sentenceOf(page)).toHaveAccessibleName("count faults where status is open by priority without P4 as bars");
+  await expect(sentenceOf(page)).toHaveAccessibleName(
+    "count faults where status is open by priority without P4 as bars",
+  );
   await expect(marks(page)).toHaveCount(before - 1);
   await page.getByRole("button", { name: "Show 1 left out" }).click();
   await expect(marks(page)).toHaveCount(before);
 });
 
-test("order, names, labels and title change the look and not the sentence, and are saved", async ({ page }) => {
+test("order, names, labels and title change the look and not the sentence, and are saved", async ({
+  page,
+}) => {
   await signIn(page, "ines");
   await page.goto(reportOf("count faults where status is open by priority as bars"));
   const dress = page.getByRole("complementary", { name: "Dress" });
@@ -49,11 +57,21 @@ test("order, names, labels and title change the look and not the sentence, and a
   await expect(marks(page).filter({ hasText: "Drop everything" })).toHaveCount(1);
   await dress.getByRole("button", { name: /^Labels/ }).click();
   await dress.getByLabel("At each part").selectOption("both");
-  await expect(page.getByLabel("Figure", { exact: true }).getByText(/\d+ · \d+\.\d %/).first()).toBeVisible();
+  await expect(
+    page
+      .getByLabel("Figure", { exact: true })
+      .getByText(/\d+ · \d+\.\d %/)
+      .first(),
+  ).toBeVisible();
   await dress.getByRole("button", { name: /^Title/ }).click();
-  await dress.getByLabel(/^Title/).last().fill("What burns");
+  await dress
+    .getByLabel(/^Title/)
+    .last()
+    .fill("What burns");
   await expect(page.getByRole("heading", { level: 2, name: "What burns" })).toBeVisible();
-  await expect(sentenceOf(page)).toHaveAccessibleName("count faults where status is open by priority as bars");
+  await expect(sentenceOf(page)).toHaveAccessibleName(
+    "count faults where status is open by priority as bars",
+  );
   await page.getByRole("button", { name: "Save", exact: true }).click();
   await page.getByRole("dialog").getByRole("button", { name: "Save" }).click();
   await page.waitForURL(/\/reports\/\d+$/);
@@ -65,11 +83,18 @@ test("order, names, labels and title change the look and not the sentence, and a
 test("an unsaved draft survives a reload, and undo goes back step by step", async ({ page }) => {
   await signIn(page, "ines");
   await page.goto(reportOf("count faults where status is open by priority as bars"));
-  const kept = page.waitForResponse((reply) => reply.url().endsWith("/api/room/keepDraft") && reply.ok());
-  await page.getByRole("complementary", { name: "Dress" }).getByLabel(/^Order/).selectOption("smallest");
+  const kept = page.waitForResponse(
+    (reply) => reply.url().endsWith("/api/room/keepDraft") && reply.ok(),
+  );
+  await page
+    .getByRole("complementary", { name: "Dress" })
+    .getByLabel(/^Order/)
+    .selectOption("smallest");
   await kept;
   await page.reload();
-  await expect(page.getByRole("complementary", { name: "Dress" }).getByLabel(/^Order/)).toHaveValue("smallest");
+  await expect(page.getByRole("complementary", { name: "Dress" }).getByLabel(/^Order/)).toHaveValue(
+    "smallest",
+  );
   await page.getByRole("button", { name: /^picture: / }).click();
   await page.getByRole("radio", { name: /^columns a few/ }).click();
   await page.keyboard.press("Escape");
@@ -87,10 +112,16 @@ test("the records are sorted, and show the columns that are chosen", async ({ pa
   await page.keyboard.press("r");
   const drawer = page.getByLabel("Records and workings");
   await drawer.getByRole("button", { name: "key", exact: true }).click();
-  await expect(drawer.getByRole("columnheader", { name: "key" })).toHaveAttribute("aria-sort", "ascending");
+  await expect(drawer.getByRole("columnheader", { name: "key" })).toHaveAttribute(
+    "aria-sort",
+    "ascending",
+  );
   const first = await drawer.getByRole("row").nth(1).textContent();
   await drawer.getByRole("button", { name: "key", exact: true }).click();
-  await expect(drawer.getByRole("columnheader", { name: "key" })).toHaveAttribute("aria-sort", "descending");
+  await expect(drawer.getByRole("columnheader", { name: "key" })).toHaveAttribute(
+    "aria-sort",
+    "descending",
+  );
   await expect.poll(() => drawer.getByRole("row").nth(1).textContent()).not.toBe(first);
   await drawer.getByRole("button", { name: "Columns" }).click();
   await page.getByRole("checkbox", { name: "service", exact: true }).check();
@@ -98,7 +129,9 @@ test("the records are sorted, and show the columns that are chosen", async ({ pa
   await expect(drawer.getByRole("columnheader", { name: "service" })).toBeVisible();
 });
 
-test("the library finds by name and by what a report says, and the bin takes one out", async ({ page }) => {
+test("the library finds by name and by what a report says, and the bin takes one out", async ({
+  page,
+}) => {
   await signIn(page, "ines");
   await page.goto(reportOf("count changes by service as bars"));
   await page.getByRole("button", { name: "Save", exact: true }).click();
@@ -115,7 +148,12 @@ test("the library finds by name and by what a report says, and the bin takes one
   await page.getByRole("menuitem", { name: "Put it into the bin" }).click();
   await expect(page.getByRole("link", { name: "For the bin" })).toHaveCount(0);
   await page.getByRole("button", { name: "Bin", exact: true }).click();
-  await page.getByRole("dialog", { name: "Bin" }).getByRole("listitem").filter({ hasText: "For the bin" }).getByRole("button", { name: "Take it out", exact: true }).click();
+  await page
+    .getByRole("dialog", { name: "Bin" })
+    .getByRole("listitem")
+    .filter({ hasText: "For the bin" })
+    .getByRole("button", { name: "Take it out", exact: true })
+    .click();
   await page.keyboard.press("Escape");
   await expect(page.getByRole("link", { name: "For the bin" })).toBeVisible();
 });

@@ -4,37 +4,57 @@ import { dragAcross, marks, reportOf, saveAs, signIn, valueOf } from "./support"
 const sentence = (page: Page) => page.getByRole("heading", { level: 1 });
 const explore = (page: Page) => page.getByRole("region", { name: "Explore" });
 
-test("why the backlog grows: the trend, two priorities alone, coarser, and what made the difference; each step leads back", async ({ page }) => {
+test("why the backlog grows: the trend, two priorities alone, coarser, and what made the difference; each step leads back", async ({
+  page,
+}) => {
   await signIn(page, "ines");
-  const start = "level of faults where status is open at month ends for last 18 months split by priority as area";
+  const start =
+    "level of faults where status is open at month ends for last 18 months split by priority as area";
   await page.goto(reportOf(start));
   await expect(explore(page).getByRole("status", { name: "Rate" })).toContainText(/[+−] .* a week/);
   await explore(page).getByRole("checkbox", { name: "P1" }).check({ force: true });
   await explore(page).getByRole("checkbox", { name: "P2" }).check({ force: true });
   await explore(page).getByRole("button", { name: "Only these 2" }).click();
-  await expect(sentence(page)).toHaveAccessibleName("level of faults where status is open and priority is any of (P1, P2) at month ends for last 18 months split by priority as area");
+  await expect(sentence(page)).toHaveAccessibleName(
+    "level of faults where status is open and priority is any of (P1, P2) at month ends for last 18 months split by priority as area",
+  );
   await explore(page).getByRole("button", { name: "By quarter" }).click();
   await expect(sentence(page)).toHaveAccessibleName(/at quarter ends/);
   await explore(page).getByRole("button", { name: "What made the difference" }).click();
-  await expect(sentence(page)).toHaveAccessibleName(/^bridge of faults where status is open and priority is any of \(P1, P2\) from \d{4}-\d\d-\d\d to \d{4}-\d\d-\d\d as waterfall$/);
-  for (let step = 0; step < 3; step += 1) await page.getByRole("button", { name: "Undo", exact: true }).click();
+  await expect(sentence(page)).toHaveAccessibleName(
+    /^bridge of faults where status is open and priority is any of \(P1, P2\) from \d{4}-\d\d-\d\d to \d{4}-\d\d-\d\d as waterfall$/,
+  );
+  for (let step = 0; step < 3; step += 1)
+    await page.getByRole("button", { name: "Undo", exact: true }).click();
   await expect(sentence(page)).toHaveAccessibleName(start);
 });
 
-test("a stretch is dragged across a trend, told by the week beside the one before, and looked at closer", async ({ page }) => {
+test("a stretch is dragged across a trend, told by the week beside the one before, and looked at closer", async ({
+  page,
+}) => {
   await signIn(page, "ines");
-  await page.goto(reportOf("level of faults where status is open at month ends for last 18 months as line"));
+  await page.goto(
+    reportOf("level of faults where status is open at month ends for last 18 months as line"),
+  );
   await expect(explore(page)).toBeVisible();
   await dragAcross(page, 0.5, 0.8);
-  await expect(explore(page).getByRole("status", { name: "Rate" })).toContainText("the stretch before");
+  await expect(explore(page).getByRole("status", { name: "Rate" })).toContainText(
+    "the stretch before",
+  );
   await explore(page).getByRole("button", { name: "Closer" }).click();
-  await expect(sentence(page)).toHaveAccessibleName(/at month ends for \d{4}-\d\d-\d\d to \d{4}-\d\d-\d\d as line$/);
+  await expect(sentence(page)).toHaveAccessibleName(
+    /at month ends for \d{4}-\d\d-\d\d to \d{4}-\d\d-\d\d as line$/,
+  );
 });
 
 test("a finding is kept with the report, and leads back to its step", async ({ page }) => {
   await signIn(page, "ines");
-  await page.goto(reportOf("level of requests where status is open at month ends for last 12 months as line"));
-  await expect(explore(page).getByRole("button", { name: "Save the report to keep findings" })).toBeDisabled();
+  await page.goto(
+    reportOf("level of requests where status is open at month ends for last 12 months as line"),
+  );
+  await expect(
+    explore(page).getByRole("button", { name: "Save the report to keep findings" }),
+  ).toBeDisabled();
   await saveAs(page, "Open requests, followed");
   await explore(page).getByRole("button", { name: "By quarter" }).click();
   await expect(sentence(page)).toHaveAccessibleName(/at quarter ends/);
@@ -48,15 +68,23 @@ test("a finding is kept with the report, and leads back to its step", async ({ p
   const list = page.getByRole("dialog", { name: "Findings" });
   await expect(list).toContainText("Requests wait longer since the summer");
   await list.getByRole("link", { name: "Go there" }).click();
-  await expect(sentence(page)).toHaveAccessibleName(/^level of requests where status is open at quarter ends/);
+  await expect(sentence(page)).toHaveAccessibleName(
+    /^level of requests where status is open at quarter ends/,
+  );
 });
 
-test("another trend is laid under one along the same axis; the cursor tells both, its points open, and the address keeps it", async ({ page }) => {
+test("another trend is laid under one along the same axis; the cursor tells both, its points open, and the address keeps it", async ({
+  page,
+}) => {
   await signIn(page, "ines");
-  await page.goto(reportOf("level of faults where status is open at month ends for last 6 full months as line"));
+  await page.goto(
+    reportOf("level of faults where status is open at month ends for last 6 full months as line"),
+  );
   await explore(page).getByLabel("Lay under it").selectOption("flows");
   const under = page.getByRole("region", { name: "what came in and went out" });
-  await expect(under.getByRole("button", { name: /arrivals: .* Open the records$/ })).toHaveCount(6);
+  await expect(under.getByRole("button", { name: /arrivals: .* Open the records$/ })).toHaveCount(
+    6,
+  );
   const points = page.locator("[data-place='2']");
   await points.first().hover();
   await expect(under.locator(".top")).toContainText(/arrivals \d+, departures \d+/);
@@ -65,33 +93,57 @@ test("another trend is laid under one along the same axis; the cursor tells both
   const told = await under.locator(".top").textContent();
   expect(told).toMatch(/arrivals \d+, departures \d+/);
   // Both axes have their fourth point at one place.
-  const middle = async (region: ReturnType<Page["locator"]>) => { const boxes = await Promise.all((await region.locator("[data-place='3']").all()).map((one) => one.boundingBox())); const lefts = boxes.map((box) => box!.x); const rights = boxes.map((box) => box!.x + box!.width); return (Math.min(...lefts) + Math.max(...rights)) / 2; };
+  const middle = async (region: ReturnType<Page["locator"]>) => {
+    const boxes = await Promise.all(
+      (await region.locator("[data-place='3']").all()).map((one) => one.boundingBox()),
+    );
+    const lefts = boxes.map((box) => box!.x);
+    const rights = boxes.map((box) => box!.x + box!.width);
+    return (Math.min(...lefts) + Math.max(...rights)) / 2;
+  };
   const main = page.getByRole("group", { name: /^Level of faults/ });
   expect(Math.abs((await middle(main)) - (await middle(under)))).toBeLessThan(4);
-  await under.getByRole("button", { name: /arrivals: / }).nth(1).click();
+  await under
+    .getByRole("button", { name: /arrivals: / })
+    .nth(1)
+    .click();
   await expect(page.getByRole("region", { name: "Records", exact: true })).toContainText("created");
   await page.getByRole("button", { name: "Close the records" }).click();
   await page.reload();
   await expect(under.getByRole("button", { name: /arrivals: / })).toHaveCount(6);
-  await expect(under.getByRole("link", { name: "Open as a report" })).toHaveAttribute("href", /arrivals%20and%20departures/);
+  await expect(under.getByRole("link", { name: "Open as a report" })).toHaveAttribute(
+    "href",
+    /arrivals%20and%20departures/,
+  );
   await under.getByRole("button", { name: "Take it away" }).click();
   await expect(under).toHaveCount(0);
   expect(page.url()).not.toContain("under=");
 });
 
-test("flows as running totals with the level on its own axis, said from the sentence; the net needs both flows", async ({ page }) => {
+test("flows as running totals with the level on its own axis, said from the sentence; the net needs both flows", async ({
+  page,
+}) => {
   await signIn(page, "ines");
-  await page.goto(reportOf("arrivals and departures of faults where status is open by month for last 6 full months as columns"));
+  await page.goto(
+    reportOf(
+      "arrivals and departures of faults where status is open by month for last 6 full months as columns",
+    ),
+  );
   await page.getByRole("button", { name: "Say more" }).click();
   await page.getByRole("dialog").getByText("with …").click();
   await expect(sentence(page)).toHaveAccessibleName(/with level as columns with line$/);
   await page.getByRole("button", { name: "Say more" }).click();
   await page.getByRole("dialog").getByText("running total").click();
-  await expect(sentence(page)).toHaveAccessibleName(/running total with level as columns with line$/);
+  await expect(sentence(page)).toHaveAccessibleName(
+    /running total with level as columns with line$/,
+  );
   await expect(page.getByText(/^since \d+ \w+ \d{4}$/)).toBeVisible();
   await expect(page.getByText("in all", { exact: true })).toBeVisible();
   // What came since the start opens all of it, and says between which instants it lies.
-  await page.getByRole("button", { name: /, arrivals: .* Open the records$/ }).last().click();
+  await page
+    .getByRole("button", { name: /, arrivals: .* Open the records$/ })
+    .last()
+    .click();
   const drawer = page.getByLabel("Records and workings");
   await expect(drawer.getByRole("status").first()).toContainText(/from \w+ 1 \w+ \d{4}, 00:00 to/);
   await expect(drawer.getByRole("columnheader", { name: "what did it" })).toBeVisible();
@@ -105,9 +157,15 @@ test("flows as running totals with the level on its own axis, said from the sent
   await expect(sentence(page)).toHaveAccessibleName(/^arrivals of faults .* with level as/);
 });
 
-test("finished items one by one with their percentiles: a dot opens its item, arrows lead to the next, a line opens all", async ({ page }) => {
+test("finished items one by one with their percentiles: a dot opens its item, arrows lead to the next, a line opens all", async ({
+  page,
+}) => {
   await signIn(page, "ines");
-  await page.goto(reportOf("median lead time in days and p85 lead time in days of faults by week of finished for last 12 weeks as dots"));
+  await page.goto(
+    reportOf(
+      "median lead time in days and p85 lead time in days of faults by week of finished for last 12 weeks as dots",
+    ),
+  );
   const dots = page.locator("[data-dot]");
   await expect(dots.first()).toBeVisible();
   const drawer = page.getByLabel("Records and workings");
@@ -119,7 +177,11 @@ test("finished items one by one with their percentiles: a dot opens its item, ar
   await page.keyboard.press("ArrowRight");
   await expect(dots.nth(21)).toBeFocused();
   await page.keyboard.press("Enter");
-  await expect(drawer.getByRole("link", { name: /^(\w+),/.exec((await dots.nth(21).getAttribute("aria-label"))!)![1] })).toBeVisible();
+  await expect(
+    drawer.getByRole("link", {
+      name: /^(\w+),/.exec((await dots.nth(21).getAttribute("aria-label"))!)![1],
+    }),
+  ).toBeVisible();
   const count = await dots.count();
   await page.getByRole("button", { name: /^p85 lead time in days: / }).click();
   await expect(drawer.getByRole("status").first()).toContainText(`· ${count} faults`);
@@ -127,12 +189,25 @@ test("finished items one by one with their percentiles: a dot opens its item, ar
 
 test("what is about to be missed comes first, by the time that is left", async ({ page }) => {
   await signIn(page, "ines");
-  await page.goto(reportOf("list faults where SLA resolution is running showing key, priority, resolution time left sorted by resolution time left as list"));
+  await page.goto(
+    reportOf(
+      "list faults where SLA resolution is running showing key, priority, resolution time left sorted by resolution time left as list",
+    ),
+  );
   const table = page.getByRole("table").first();
-  await expect(table.getByRole("columnheader", { name: "resolution time left" })).toHaveAttribute("aria-sort", "ascending");
-  const minutes = (words: string) => [...words.matchAll(/(\d+) (min|h|d)/g)].reduce((all, [, n, unit]) => all + Number(n) * { min: 1, h: 60, d: 1440 }[unit as "h"], 0);
+  await expect(table.getByRole("columnheader", { name: "resolution time left" })).toHaveAttribute(
+    "aria-sort",
+    "ascending",
+  );
+  const minutes = (words: string) =>
+    [...words.matchAll(/(\d+) (min|h|d)/g)].reduce(
+      (all, [, n, unit]) => all + Number(n) * { min: 1, h: 60, d: 1440 }[unit as "h"],
+      0,
+    );
   const rows = (await table.getByRole("row").all()).slice(1);
-  const left = await Promise.all(rows.map(async (row) => minutes((await row.getByRole("cell").last().textContent())!)));
+  const left = await Promise.all(
+    rows.map(async (row) => minutes((await row.getByRole("cell").last().textContent())!)),
+  );
   expect(left.length).toBeGreaterThan(5);
   expect(left).toEqual([...left].sort((a, b) => a - b));
 });
@@ -143,15 +218,22 @@ async function largest(page: Page, words: RegExp) {
   let best = { mark: found[0], value: -1, label: "" };
   for (const mark of found) {
     const label = (await mark.getAttribute("aria-label"))!;
-    if (words.test(label) && (await valueOf(mark)) > best.value) best = { mark, value: await valueOf(mark), label };
+    if (words.test(label) && (await valueOf(mark)) > best.value)
+      best = { mark, value: await valueOf(mark), label };
   }
   return best;
 }
 
-test("somebody finds out why the backlog jumped and what piles up, and keeps the two charts that matter on a dashboard", async ({ page }) => {
+test("somebody finds out why the backlog jumped and what piles up, and keeps the two charts that matter on a dashboard", async ({
+  page,
+}) => {
   await signIn(page, "ines");
   // Which week brought most of the P1 faults, and what they were: a storm, and the berth radios.
-  await page.goto(reportOf("arrivals and departures of faults where status is open and priority is P1 by week for last 12 months as columns"));
+  await page.goto(
+    reportOf(
+      "arrivals and departures of faults where status is open and priority is P1 by week for last 12 months as columns",
+    ),
+  );
   await expect(marks(page).first()).toBeVisible();
   const storm = await largest(page, /, arrivals: /);
   await storm.mark.click();
@@ -159,14 +241,22 @@ test("somebody finds out why the backlog jumped and what piles up, and keeps the
   await expect(drawer.getByRole("columnheader", { name: "what did it" })).toBeVisible();
   const titles = (await drawer.getByRole("row").allTextContents()).slice(1);
   expect(titles.length).toBeGreaterThan(10);
-  expect(titles.filter((row) => /Berth radio/.test(row)).length / titles.length).toBeGreaterThan(0.5);
+  expect(titles.filter((row) => /Berth radio/.test(row)).length / titles.length).toBeGreaterThan(
+    0.5,
+  );
   // What made the level jump in the quarter around it adds up in the workings.
   await explore(page).getByRole("button", { name: "What made the difference" }).click();
   await expect(sentence(page)).toHaveAccessibleName(/^bridge of faults/);
   await page.getByRole("tab", { name: "Workings" }).click();
-  await expect(drawer).toContainText(/it adds up\d+ at the first \+ \d+ created.* = \d+ at the second/);
+  await expect(drawer).toContainText(
+    /it adds up\d+ at the first \+ \d+ created.* = \d+ at the second/,
+  );
   // Where things lie longer than a year ago: at the engine shop, waiting for parts.
-  await page.goto(reportOf('level of faults where team is "Engine shop" and status is "Waiting for parts" at quarter ends for last 18 months as line'));
+  await page.goto(
+    reportOf(
+      'level of faults where team is "Engine shop" and status is "Waiting for parts" at quarter ends for last 18 months as line',
+    ),
+  );
   await expect(marks(page).first()).toBeVisible();
   const levels = await Promise.all((await marks(page).all()).map(valueOf));
   expect(levels.at(-1)!).toBeGreaterThan(levels[0] * 1.5);
@@ -174,20 +264,50 @@ test("somebody finds out why the backlog jumped and what piles up, and keeps the
   await page.getByRole("button", { name: "Put on a dashboard" }).click();
   await page.getByRole("dialog").getByText("A new dashboard").click();
   await expect(page.getByText("It is on New dashboard.")).toBeVisible();
-  await page.goto(reportOf("arrivals and departures of faults where status is open by quarter for last 18 months with level as columns with line"));
+  await page.goto(
+    reportOf(
+      "arrivals and departures of faults where status is open by quarter for last 18 months with level as columns with line",
+    ),
+  );
   await saveAs(page, "Faults by quarter, with their level");
   await page.getByRole("button", { name: "Put on a dashboard" }).click();
   await page.getByRole("dialog").getByText("New dashboard", { exact: true }).click();
   await page.getByRole("button", { name: "Open it" }).click();
-  await expect(page.getByRole("article", { name: "Waiting for parts at the engine shop" }).getByRole("button", { name: /Open the records$/ }).first()).toBeVisible();
-  await expect(page.getByRole("article", { name: "Faults by quarter, with their level" }).getByRole("button", { name: /, level: .*Open the records$/ }).first()).toBeVisible();
+  await expect(
+    page
+      .getByRole("article", { name: "Waiting for parts at the engine shop" })
+      .getByRole("button", { name: /Open the records$/ })
+      .first(),
+  ).toBeVisible();
+  await expect(
+    page
+      .getByRole("article", { name: "Faults by quarter, with their level" })
+      .getByRole("button", { name: /, level: .*Open the records$/ })
+      .first(),
+  ).toBeVisible();
 });
 
 for (const [name, asked, says] of [
-  ["a period before any history", "level of faults where status is open at month ends for 2020 as line", /before any history, which begins on/],
-  ["two dates before it", "bridge of faults where status is open from 2020-01-01 to 2020-06-01 as waterfall", /before any history/],
-  ["a period to come", "arrivals and departures of faults where status is open by month for next 3 full months as columns", /has not begun/],
-  ["what nothing ever matched", 'level of faults where category is "nothing such" at month ends for last 6 months as line', /No faults matched this at any time in this period/],
+  [
+    "a period before any history",
+    "level of faults where status is open at month ends for 2020 as line",
+    /before any history, which begins on/,
+  ],
+  [
+    "two dates before it",
+    "bridge of faults where status is open from 2020-01-01 to 2020-06-01 as waterfall",
+    /before any history/,
+  ],
+  [
+    "a period to come",
+    "arrivals and departures of faults where status is open by month for next 3 full months as columns",
+    /has not begun/,
+  ],
+  [
+    "what nothing ever matched",
+    'level of faults where category is "nothing such" at month ends for last 6 months as line',
+    /No faults matched this at any time in this period/,
+  ],
 ] as const) {
   test(`${name} is said, and no line at 0 stands for it`, async ({ page }) => {
     await signIn(page, "ines");

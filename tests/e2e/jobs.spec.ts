@@ -18,10 +18,14 @@ async function opensItsRecords(page: Page, index: number): Promise<number> {
   return value;
 }
 
-test("finished requests of the last 30 business days by assignee, with the list behind them, by keys alone", async ({ page }) => {
+test("finished requests of the last 30 business days by assignee, with the list behind them, by keys alone", async ({
+  page,
+}) => {
   await signIn(page, "ines");
   await page.keyboard.press("Control+k");
-  await page.keyboard.type("count requests where finished during last 30 business days by assignee top 12 as bars");
+  await page.keyboard.type(
+    "count requests where finished during last 30 business days by assignee top 12 as bars",
+  );
   await expect(page.getByRole("dialog")).toContainText("30 business days");
   await page.keyboard.press("Enter");
   await expect(marks(page).first()).toBeVisible();
@@ -30,12 +34,20 @@ test("finished requests of the last 30 business days by assignee, with the list 
   await page.keyboard.press("Enter");
   await expect.poll(() => recordsInDrawer(page)).toBe(value);
   await page.keyboard.press("w");
-  await expect(page.getByRole("tabpanel", { name: "Workings" })).toContainText("finished during last 30 business days");
+  await expect(page.getByRole("tabpanel", { name: "Workings" })).toContainText(
+    "finished during last 30 business days",
+  );
 });
 
-test("open faults by status and person, with four statuses folded into Remaining and the finished ones called Done with", async ({ page }) => {
+test("open faults by status and person, with four statuses folded into Remaining and the finished ones called Done with", async ({
+  page,
+}) => {
   await signIn(page, "ines");
-  await page.goto(reportOf('count faults where created during last 6 months by assignee top 6 split by status folding (Logged, Triaged, "In hand", "Waiting for parts" as Remaining; "Signed off", Withdrawn as "Done with") as stacked bars'));
+  await page.goto(
+    reportOf(
+      'count faults where created during last 6 months by assignee top 6 split by status folding (Logged, Triaged, "In hand", "Waiting for parts" as Remaining; "Signed off", Withdrawn as "Done with") as stacked bars',
+    ),
+  );
   await expect(figure(page).getByLabel("Legend")).toContainText("Remaining");
   await expect(figure(page).getByLabel("Legend")).toContainText("Done with");
   await expect(figure(page).getByLabel("Legend")).not.toContainText("Triaged");
@@ -44,7 +56,11 @@ test("open faults by status and person, with four statuses folded into Remaining
 
 test("created this month beside still open, per person", async ({ page }) => {
   await signIn(page, "ines");
-  await page.goto(reportOf("count where created during this month, count where status is open, of faults by assignee top 6 as columns"));
+  await page.goto(
+    reportOf(
+      "count where created during this month, count where status is open, of faults by assignee top 6 as columns",
+    ),
+  );
   await expect(marks(page).first()).toBeVisible();
   const first = await opensItsRecords(page, 0);
   expect(first).toBeGreaterThan(0);
@@ -56,7 +72,11 @@ test("created this month beside still open, per person", async ({ page }) => {
 
 test("promises met by team: what is running and what was missed open, too", async ({ page }) => {
   await signIn(page, "ines");
-  await page.goto(reportOf("count faults where priority is any of (P1, P2) by team split by SLA resolution as stacked bars to 100 %"));
+  await page.goto(
+    reportOf(
+      "count faults where priority is any of (P1, P2) by team split by SLA resolution as stacked bars to 100 %",
+    ),
+  );
   await expect(figure(page).getByLabel("Legend")).toContainText("met");
   await opensItsRecords(page, 0);
   await page.getByLabel("Close the drawer").click();
@@ -65,17 +85,29 @@ test("promises met by team: what is running and what was missed open, too", asyn
 
 test("how often items were handed on, and who passed what to whom", async ({ page }) => {
   await signIn(page, "ines");
-  await page.goto(reportOf("list items where reassigned over 0 showing key, title, assignee, reassigned sorted by reassigned descending as list"));
+  await page.goto(
+    reportOf(
+      "list items where reassigned over 0 showing key, title, assignee, reassigned sorted by reassigned descending as list",
+    ),
+  );
   const rows = figure(page).getByRole("row");
   await expect(rows.nth(1)).toBeVisible();
-  const counts = await Promise.all([1, 2, 3].map(async (n) => numberIn(await rows.nth(n).getByRole("cell").last().textContent())));
+  const counts = await Promise.all(
+    [1, 2, 3].map(async (n) => numberIn(await rows.nth(n).getByRole("cell").last().textContent())),
+  );
   expect(counts).toEqual([...counts].sort((a, b) => b - a));
   expect(counts[2]).toBeGreaterThan(0);
-  await page.goto(reportOf("count moves where field is assignee and old value is not empty and new value is not empty by old value top 6 split by new value top 6 as heat map"));
+  await page.goto(
+    reportOf(
+      "count moves where field is assignee and old value is not empty and new value is not empty by old value top 6 split by new value top 6 as heat map",
+    ),
+  );
   await opensItsRecords(page, 1);
 });
 
-test("open work by team and priority as a two-way table, the odd cells standing out, by keys alone", async ({ page }) => {
+test("open work by team and priority as a two-way table, the odd cells standing out, by keys alone", async ({
+  page,
+}) => {
   await signIn(page, "ines");
   await page.goto(reportOf("count items where status is open by team split by priority as pivot"));
   const dress = page.getByRole("complementary", { name: "Dress" });
@@ -83,7 +115,11 @@ test("open work by team and priority as a two-way table, the odd cells standing 
   await page.keyboard.press("Enter");
   await dress.getByRole("button", { name: /rule/i }).last().focus();
   await page.keyboard.press("Enter");
-  await expect(figure(page).getByText(/cells?$/).first()).toBeVisible();
+  await expect(
+    figure(page)
+      .getByText(/cells?$/)
+      .first(),
+  ).toBeVisible();
   const cell = figure(page).getByRole("cell").getByRole("button").nth(2);
   const value = numberIn(await cell.textContent());
   await cell.focus();
@@ -91,7 +127,9 @@ test("open work by team and priority as a two-way table, the odd cells standing 
   await expect.poll(() => recordsInDrawer(page)).toBe(value);
   await page.getByRole("button", { name: "Swap" }).focus();
   await page.keyboard.press("Enter");
-  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName("count items where status is open by priority split by team as pivot");
+  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(
+    "count items where status is open by priority split by team as pivot",
+  );
 });
 
 test("a donut whose percentages add up", async ({ page }) => {
@@ -100,23 +138,40 @@ test("a donut whose percentages add up", async ({ page }) => {
   await expect(marks(page).first()).toBeVisible();
   await page.keyboard.press("t");
   await expect(figure(page).getByRole("table")).toBeVisible();
-  const shares = await figure(page).getByRole("row").evaluateAll((rows) => rows.map((row) => row.lastElementChild?.textContent ?? "").filter((text) => /^\d+\.\d$/.test(text)));
+  const shares = await figure(page)
+    .getByRole("row")
+    .evaluateAll((rows) =>
+      rows
+        .map((row) => row.lastElementChild?.textContent ?? "")
+        .filter((text) => /^\d+\.\d$/.test(text)),
+    );
   expect(shares.length).toBeGreaterThan(3);
   expect(shares.reduce((sum, share) => sum + Math.round(Number(share) * 10), 0)).toBe(1000);
 });
 
-test("one report for every manager, showing each only their own, and readers choose what the builder lets them", async ({ page, browser }) => {
+test("one report for every manager, showing each only their own, and readers choose what the builder lets them", async ({
+  page,
+  browser,
+}) => {
   await signIn(page, "ines");
-  await page.goto(reportOf("count faults where status is open and team is my team by priority as bars"));
+  await page.goto(
+    reportOf("count faults where status is open and team is my team by priority as bars"),
+  );
   await page.getByRole("button", { name: /^condition: status/ }).click();
   await page.getByRole("button", { name: "In groups" }).click();
-  await page.getByRole("group", { name: /^team is my team/ }).getByText("readers may").click();
+  await page
+    .getByRole("group", { name: /^team is my team/ })
+    .getByText("readers may")
+    .click();
   await page.getByRole("button", { name: "Done" }).click();
   await saveAs(page, "Each their own");
   await page.getByRole("button", { name: "Share", exact: true }).click();
   await page.getByRole("button", { name: "With everyone" }).click();
   await page.getByRole("dialog").getByRole("button", { name: "Save", exact: true }).click();
-  const total = async (one: Page) => numberIn(/(\d+) faults/.exec((await one.getByText(/^On \d+ \w+ .* faults/).textContent())!)![1]);
+  const total = async (one: Page) =>
+    numberIn(
+      /(\d+) faults/.exec((await one.getByText(/^On \d+ \w+ .* faults/).textContent())!)![1],
+    );
   const own = await total(page);
   const context = await browser.newContext({ baseURL: new URL(page.url()).origin });
   const other = await context.newPage();
@@ -126,9 +181,16 @@ test("one report for every manager, showing each only their own, and readers cho
   expect(theirs).not.toBe(own);
   await expect(other.getByRole("button", { name: "Save", exact: true })).toHaveCount(0);
   await other.getByRole("button", { name: /^team: .*Change it/ }).click();
-  await other.getByRole("dialog").getByRole("radio", { name: "is", exact: true }).or(other.getByRole("dialog").getByText("Engine shop")).first().waitFor();
+  await other
+    .getByRole("dialog")
+    .getByRole("radio", { name: "is", exact: true })
+    .or(other.getByRole("dialog").getByText("Engine shop"))
+    .first()
+    .waitFor();
   await other.keyboard.press("Escape");
-  await other.goto(`${page.url()}?r=${encodeURIComponent(JSON.stringify({ team: "team is not empty" }))}`);
+  await other.goto(
+    `${page.url()}?r=${encodeURIComponent(JSON.stringify({ team: "team is not empty" }))}`,
+  );
   await expect.poll(() => total(other)).toBeGreaterThan(theirs);
   await other.getByRole("button", { name: "team as its builder said" }).click();
   await expect.poll(() => total(other)).toBe(theirs);
@@ -137,14 +199,24 @@ test("one report for every manager, showing each only their own, and readers cho
 
 test("a figure checked against a second way of asking", async ({ page }) => {
   await signIn(page, "ines");
-  await page.goto(reportOf("count faults where status is open and priority is any of (P1, P2) by priority as bars"));
+  await page.goto(
+    reportOf(
+      "count faults where status is open and priority is any of (P1, P2) by priority as bars",
+    ),
+  );
   await expect(marks(page).first()).toBeVisible();
   await page.keyboard.press("c");
   await page.getByLabel("Compare with").selectOption("sentence");
-  await page.getByLabel("A second way of asking").fill("count faults where stage is any of (waiting, under way) and priority is any of (P1, P2)");
+  await page
+    .getByLabel("A second way of asking")
+    .fill(
+      "count faults where stage is any of (waiting, under way) and priority is any of (P1, P2)",
+    );
   await page.getByRole("button", { name: "Compare", exact: true }).click();
   await expect(page.getByText(/^The same records as/)).toBeVisible();
-  await page.getByLabel("A second way of asking").fill("count faults where status is open and priority is P2");
+  await page
+    .getByLabel("A second way of asking")
+    .fill("count faults where status is open and priority is P2");
   await page.getByRole("button", { name: "Compare", exact: true }).click();
   const compare = page.getByRole("region", { name: "Compare" });
   await expect(compare).toContainText("only here");
@@ -154,11 +226,15 @@ test("a figure checked against a second way of asking", async ({ page }) => {
   await expect(compare.getByRole("alert")).toContainText(/not understood|expected/);
 });
 
-test("handed on: shared, mailed as PDF into the mail room, and taken along as a spreadsheet", async ({ page }, info) => {
+test("handed on: shared, mailed as PDF into the mail room, and taken along as a spreadsheet", async ({
+  page,
+}, info) => {
   test.setTimeout(150_000);
   await signIn(page, "runa");
   await page.goto(reportOf("count faults where status is open by priority as bars"));
-  const total = numberIn(/(\d+) faults/.exec((await page.getByText(/^On \d+ \w+ .* faults/).textContent())!)![1]);
+  const total = numberIn(
+    /(\d+) faults/.exec((await page.getByText(/^On \d+ \w+ .* faults/).textContent())!)![1],
+  );
   await saveAs(page, "To hand on");
   await page.getByRole("button", { name: "Export" }).click();
   const download = page.waitForEvent("download");
@@ -172,7 +248,10 @@ test("handed on: shared, mailed as PDF into the mail room, and taken along as a 
   expect(records.views[0]).toMatchObject({ state: "frozen", ySplit: 1 });
   await page.getByRole("button", { name: "Mail", exact: true }).click();
   await page.getByLabel("To a person or a team").fill("runa");
-  await page.getByRole("dialog").getByRole("button", { name: /^Runa Vale/ }).click();
+  await page
+    .getByRole("dialog")
+    .getByRole("button", { name: /^Runa Vale/ })
+    .click();
   await page.getByLabel(/^At/).fill("25:00");
   await expect(page.getByText("Write it as 07:30.")).toBeVisible();
   await page.getByLabel(/^At/).fill("06:45");
@@ -182,9 +261,14 @@ test("handed on: shared, mailed as PDF into the mail room, and taken along as a 
   await page.getByRole("button", { name: "Mail room" }).click();
   await expect(async () => {
     await page.getByRole("button", { name: "Look again" }).first().click();
-    await expect(page.getByRole("button", { name: /^To hand on/ }).first()).toBeVisible({ timeout: 3000 });
+    await expect(page.getByRole("button", { name: /^To hand on/ }).first()).toBeVisible({
+      timeout: 3000,
+    });
   }).toPass({ timeout: 110_000 });
-  await page.getByRole("button", { name: /^To hand on/ }).first().click();
+  await page
+    .getByRole("button", { name: /^To hand on/ })
+    .first()
+    .click();
   const href = await page.getByRole("link", { name: /To-hand-on\.pdf/ }).getAttribute("href");
   const pdf = join(info.outputDir, "mailed.pdf");
   const body = await (await page.request.get(href!)).body();

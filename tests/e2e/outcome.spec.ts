@@ -19,7 +19,10 @@ test("from sign-in to an opened figure on a dashboard, by mouse", async ({ page 
   const value = await valueOf(bar);
   await bar.click();
   expect(await recordsInDrawer(page)).toBe(value);
-  const priorities = page.getByLabel("Records and workings").getByRole("row").filter({ hasText: "P3" });
+  const priorities = page
+    .getByLabel("Records and workings")
+    .getByRole("row")
+    .filter({ hasText: "P3" });
   await expect(priorities.first()).toBeVisible();
 
   await page.getByRole("button", { name: "Save", exact: true }).click();
@@ -44,7 +47,9 @@ test("from sign-in to an opened figure on a dashboard, by mouse", async ({ page 
   await page.mouse.down();
   await page.mouse.move(grip.x + 180, grip.y + 12, { steps: 8 });
   await page.mouse.up();
-  await expect.poll(async () => (await first.boundingBox())!.width).toBeGreaterThan(before.width + 60);
+  await expect
+    .poll(async () => (await first.boundingBox())!.width)
+    .toBeGreaterThan(before.width + 60);
   await page.getByRole("button", { name: "Save dashboard" }).click();
   await expect(page.getByRole("heading", { level: 1, name: "By mouse" })).toBeVisible();
 
@@ -66,7 +71,14 @@ test("the same by keys alone", async ({ page }) => {
   await page.goto("/sign-in");
   const focusOn = async (name: RegExp) => {
     for (let i = 0; i < 80; i += 1) {
-      const label = await page.evaluate(() => (document.activeElement === document.body ? "" : (document.activeElement?.getAttribute("aria-label") ?? document.activeElement?.textContent ?? "")).trim());
+      const label = await page.evaluate(() =>
+        (document.activeElement === document.body
+          ? ""
+          : (document.activeElement?.getAttribute("aria-label") ??
+            document.activeElement?.textContent ??
+            "")
+        ).trim(),
+      );
       if (name.test(label)) return;
       await page.keyboard.press("Tab");
     }
@@ -138,9 +150,15 @@ test("the parts of the sentence change it, and the figure follows", async ({ pag
   await page.getByRole("button", { name: "which picture?" }).click();
   await page.getByRole("radio", { name: /^columns a few/ }).click();
   await page.keyboard.press("Escape");
-  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName("count faults where status is open by team as columns");
+  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(
+    "count faults where status is open by team as columns",
+  );
   await expect(marks(page).first()).toBeVisible();
-  await expect(page).toHaveURL(/s=count%20faults%20where%20status%20is%20open%20by%20team%20as%20columns/);
+  await expect(page).toHaveURL(
+    /s=count%20faults%20where%20status%20is%20open%20by%20team%20as%20columns/,
+  );
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName("count faults where status is open by team");
+  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(
+    "count faults where status is open by team",
+  );
 });

@@ -4,19 +4,72 @@ import { reportOf, signIn } from "./support";
 
 const seriousIn = async (page: Page) => {
   const { violations } = await new AxeBuilder({ page }).analyze();
-  return violations.filter(({ impact }) => impact === "serious" || impact === "critical").map(({ id, nodes }) => `${id}: ${nodes.slice(0, 2).map((node) => node.html.slice(0, 160)).join(" | ")}`);
+  return violations
+    .filter(({ impact }) => impact === "serious" || impact === "critical")
+    .map(
+      ({ id, nodes }) =>
+        `${id}: ${nodes
+          .slice(0, 2)
+          .map((node) => node.html.slice(0, 160))
+          .join(" | ")}`,
+    );
 };
 
 const PAGES = [
-  ["dashboards", "/dashboards"], ["a dashboard", "/dashboards/1"], ["library", "/reports"], ["new report", "/reports/new"],
-  ["bars", reportOf("count faults where status is open by priority split by status as stacked bars")], ["line", reportOf("count items by month of created for last 12 months split by kind as line")],
-  ["donut", reportOf("count faults where status is open by service top 5 as donut")], ["list", reportOf("list faults where status is open showing key, title, assignee as list")],
-  ["pivot", reportOf("count items where status is open by team split by priority as pivot")], ["heat map", reportOf("count items where created during last 3 full months by weekday of created split by hour of created as heat map")],
-  ["month calendar", reportOf("count faults where created during last 3 months by day of created as month calendar")], ["several pies", reportOf("count faults where status is open by team split by priority as several pies")],
-  ["level", reportOf("level of faults where status is open at month ends for last 12 months split by priority as area")], ["bridge", reportOf("bridge of faults where status is open from 2026-10-01 to 2026-11-01 as waterfall")],
-  ["burndown", reportOf("burndown of sprint current in points as planks")], ["bubbles", reportOf("count and average age in days and median age in days of faults where status is open by team as bubbles")],
-  ["grouped list", reportOf("list faults where status is open grouped by team showing key, title, age as list")], ["a sprint", "/sprints"], ["mailings", "/mailings"], ["saved filters", "/reports?shelf=filters"], ["print settings", "/settings/print"],
-  ["item", "/items/D100"], ["people", "/settings/people"], ["imports", "/settings/imports"],
+  ["dashboards", "/dashboards"],
+  ["a dashboard", "/dashboards/1"],
+  ["library", "/reports"],
+  ["new report", "/reports/new"],
+  [
+    "bars",
+    reportOf("count faults where status is open by priority split by status as stacked bars"),
+  ],
+  ["line", reportOf("count items by month of created for last 12 months split by kind as line")],
+  ["donut", reportOf("count faults where status is open by service top 5 as donut")],
+  ["list", reportOf("list faults where status is open showing key, title, assignee as list")],
+  ["pivot", reportOf("count items where status is open by team split by priority as pivot")],
+  [
+    "heat map",
+    reportOf(
+      "count items where created during last 3 full months by weekday of created split by hour of created as heat map",
+    ),
+  ],
+  [
+    "month calendar",
+    reportOf("count faults where created during last 3 months by day of created as month calendar"),
+  ],
+  [
+    "several pies",
+    reportOf("count faults where status is open by team split by priority as several pies"),
+  ],
+  [
+    "level",
+    reportOf(
+      "level of faults where status is open at month ends for last 12 months split by priority as area",
+    ),
+  ],
+  [
+    "bridge",
+    reportOf("bridge of faults where status is open from 2026-10-01 to 2026-11-01 as waterfall"),
+  ],
+  ["burndown", reportOf("burndown of sprint current in points as planks")],
+  [
+    "bubbles",
+    reportOf(
+      "count and average age in days and median age in days of faults where status is open by team as bubbles",
+    ),
+  ],
+  [
+    "grouped list",
+    reportOf("list faults where status is open grouped by team showing key, title, age as list"),
+  ],
+  ["a sprint", "/sprints"],
+  ["mailings", "/mailings"],
+  ["saved filters", "/reports?shelf=filters"],
+  ["print settings", "/settings/print"],
+  ["item", "/items/D100"],
+  ["people", "/settings/people"],
+  ["imports", "/settings/imports"],
 ] as const;
 
 for (const theme of ["day", "night"] as const) {
@@ -57,7 +110,10 @@ test("the quick box takes a key, a name and a sentence", async ({ page }) => {
   await signIn(page, "ines");
   await page.keyboard.press("Control+k");
   await page.keyboard.type("d100");
-  await page.getByRole("option", { name: /^D100 / }).first().click();
+  await page
+    .getByRole("option", { name: /^D100 / })
+    .first()
+    .click();
   await page.waitForURL("**/items/D100");
   await page.keyboard.press("Control+k");
   await page.keyboard.type("who carries");

@@ -5,10 +5,18 @@ test("a member reads and opens, and is not offered what is not theirs to do", as
   await signIn(page, "tomas");
   await expect(page.getByRole("link", { name: "Settings" })).toHaveCount(0);
   await expect(page.getByRole("button", { name: "New dashboard" })).toHaveCount(0);
-  await page.goto(reportOf("count faults where team is my team and status is open by priority as bars"));
+  await page.goto(
+    reportOf("count faults where team is my team and status is open by priority as bars"),
+  );
   await expect(marks(page).first()).toBeVisible();
   await expect(page.getByRole("button", { name: "Save", exact: true })).toHaveCount(0);
-  for (const path of ["/settings/people", "/settings/imports", "/items/NONE-1", "/reports/99999", "/dashboards/99999"]) {
+  for (const path of [
+    "/settings/people",
+    "/settings/imports",
+    "/items/NONE-1",
+    "/reports/99999",
+    "/dashboards/99999",
+  ]) {
     await page.goto(path);
     await expect(page.getByRole("heading", { name: "There is nothing here" })).toBeVisible();
   }
@@ -25,9 +33,13 @@ test("what is hidden reads as what does not exist", async ({ page }) => {
   expect(told[0]).toBe(told[1]);
 });
 
-test("an item changes by its sentence, each change is a move, and undo is the opposite one", async ({ page }) => {
+test("an item changes by its sentence, each change is a move, and undo is the opposite one", async ({
+  page,
+}) => {
   await signIn(page, "sunniva");
-  await page.goto(reportOf("list faults where status is \"In hand\" and team is my team showing key, title"));
+  await page.goto(
+    reportOf('list faults where status is "In hand" and team is my team showing key, title'),
+  );
   await page.getByRole("table").getByRole("link").first().click();
   await page.waitForURL("**/items/**");
   const moves = page.getByRole("region", { name: "Moves" }).getByRole("row");

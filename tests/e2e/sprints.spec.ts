@@ -1,14 +1,20 @@
 import { expect, test } from "@playwright/test";
 import { dragAcross, signIn } from "./support";
 
-test("somebody sees whether the running sprint will make it, and what came into the one before", async ({ page }) => {
+test("somebody sees whether the running sprint will make it, and what came into the one before", async ({
+  page,
+}) => {
   await signIn(page, "aoife");
   await page.getByRole("link", { name: "Sprints" }).click();
   await page.waitForURL(/\/sprints\/\d+$/);
   const ledger = page.getByRole("complementary", { name: "Scope ledger" });
   await expect(ledger.getByText(/^left at/)).toBeVisible();
-  await expect(page.getByRole("region", { name: "When will it be done?" })).toContainText(/run|A likelihood needs/);
-  const numbers = (await ledger.getByRole("definition").allTextContents()).map((text) => Number(text.replace(/[\u202f ]/g, "").replace("−", "-")));
+  await expect(page.getByRole("region", { name: "When will it be done?" })).toContainText(
+    /run|A likelihood needs/,
+  );
+  const numbers = (await ledger.getByRole("definition").allTextContents()).map((text) =>
+    Number(text.replace(/[\u202f ]/g, "").replace("−", "-")),
+  );
   expect(numbers.slice(0, -1).reduce((sum, n) => sum + n, 0)).toBe(numbers[numbers.length - 1]);
   const name = await page.getByRole("heading", { level: 1 }).textContent();
   await page.getByRole("button", { name: "The sprint before" }).click();
@@ -17,7 +23,9 @@ test("somebody sees whether the running sprint will make it, and what came into 
   await expect(page.getByText("Only a sprint that is running has a likelihood.")).toBeVisible();
 });
 
-test("the unit is remembered, a list opens its records, and leaves go by keys", async ({ page }) => {
+test("the unit is remembered, a list opens its records, and leaves go by keys", async ({
+  page,
+}) => {
   await signIn(page, "aoife");
   await page.goto("/sprints");
   await page.getByLabel("Counted in").selectOption("count");
@@ -25,7 +33,9 @@ test("the unit is remembered, a list opens its records, and leaves go by keys", 
   await expect(open).toContainText(/\d+ items?/);
   const count = Number(/(\d+) items?/.exec((await open.textContent())!)![1]);
   await open.getByRole("button", { name: /more|Open them/ }).click();
-  await expect(page.getByRole("region", { name: "Records" }).getByRole("row")).toHaveCount(count + 1);
+  await expect(page.getByRole("region", { name: "Records" }).getByRole("row")).toHaveCount(
+    count + 1,
+  );
   await page.getByRole("button", { name: "Close the records" }).click();
   await page.reload();
   await expect(page.getByLabel("Counted in")).toHaveValue("count");
@@ -33,8 +43,13 @@ test("the unit is remembered, a list opens its records, and leaves go by keys", 
   await page.keyboard.press("ArrowRight");
   await expect(page.getByRole("group", { name: /^Burn-up of/ })).toBeVisible();
   await page.keyboard.press("ArrowRight");
-  await expect(page.getByRole("tab", { name: "Cumulative flow" })).toHaveAttribute("aria-selected", "true");
-  await expect(page.getByRole("group", { name: "Statuses in the flow" }).getByRole("checkbox").first()).toBeVisible();
+  await expect(page.getByRole("tab", { name: "Cumulative flow" })).toHaveAttribute(
+    "aria-selected",
+    "true",
+  );
+  await expect(
+    page.getByRole("group", { name: "Statuses in the flow" }).getByRole("checkbox").first(),
+  ).toBeVisible();
   await dragAcross(page, 0.15, 0.8);
   const widths = page.getByRole("table", { name: "Widths" });
   await expect(widths.getByRole("columnheader", { name: "time through it" })).toBeVisible();
@@ -45,5 +60,7 @@ test("the unit is remembered, a list opens its records, and leaves go by keys", 
   await widths.getByLabel("From the end of").selectOption("1");
   await expect(widths.getByLabel("From the end of")).toHaveValue("1");
   await page.getByRole("link", { name: "As a report" }).click();
-  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(/^level of items where sprint is .* split by status as area$/);
+  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(
+    /^level of items where sprint is .* split by status as area$/,
+  );
 });

@@ -1,7 +1,9 @@
 import { expect, test } from "@playwright/test";
 import { reportOf, signIn } from "./support";
 
-test("a dashboard is looked at as it stood, by a date in its bar that stays in the address", async ({ page }) => {
+test("a dashboard is looked at as it stood, by a date in its bar that stays in the address", async ({
+  page,
+}) => {
   await signIn(page, "ines");
   await page.goto("/dashboards/1");
   const tile = page.getByRole("article").first();
@@ -20,13 +22,23 @@ test("a dashboard is looked at as it stood, by a date in its bar that stays in t
   await expect(page).toHaveURL(/\/dashboards\/1$/);
 });
 
-test("what an earlier day does not tell is named under the figure and in the workings", async ({ page }) => {
+test("what an earlier day does not tell is named under the figure and in the workings", async ({
+  page,
+}) => {
   await signIn(page, "ines");
-  await page.goto(reportOf("count faults where tags include any of (storm) by priority as it stood on 2026-07-31 as bars"));
+  await page.goto(
+    reportOf(
+      "count faults where tags include any of (storm) by priority as it stood on 2026-07-31 as bars",
+    ),
+  );
   await expect(page.getByText("Not known of then, and taken as it is now: tags.")).toBeVisible();
   await page.keyboard.press("w");
-  await expect(page.getByText(/tags: only as it is now, for the past of it is not kept/)).toBeVisible();
-  await page.goto(reportOf("count faults where status is open by priority as it stood on 2026-07-31 as bars"));
+  await expect(
+    page.getByText(/tags: only as it is now, for the past of it is not kept/),
+  ).toBeVisible();
+  await page.goto(
+    reportOf("count faults where status is open by priority as it stood on 2026-07-31 as bars"),
+  );
   await expect(page.getByText("as it stood").first()).toBeVisible();
   await expect(page.getByText("Not known of then")).toHaveCount(0);
 });

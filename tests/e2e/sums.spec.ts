@@ -4,7 +4,7 @@ import { marks, recordsInDrawer, reportOf, signIn, valueOf } from "./support";
 /** Every bar opens exactly its records, and together they are the figure. */
 const REPORTS = [
   "count faults where status is open by priority as bars",
-  "count requests by status folding (Logged, Triaged as \"Not begun\") without Withdrawn as columns",
+  'count requests by status folding (Logged, Triaged as "Not begun") without Withdrawn as columns',
   "count items where status is open by assignee top 4 as bars",
 ];
 
@@ -21,7 +21,9 @@ for (const sentence of REPORTS) {
       const label = (await bar.getAttribute("aria-label"))!.split(":")[0];
       await bar.focus();
       await page.keyboard.press("Enter");
-      await expect(page.getByLabel("Records and workings").getByRole("status").first()).toContainText(label);
+      await expect(
+        page.getByLabel("Records and workings").getByRole("status").first(),
+      ).toContainText(label);
       expect(await recordsInDrawer(page)).toBe(value);
       sum += value;
     }

@@ -13,10 +13,12 @@ export async function signIn(page: Page, login: string): Promise<void> {
   await page.waitForLoadState("networkidle");
 }
 
-export const reportOf = (sentence: string): string => `/reports/new?s=${encodeURIComponent(sentence)}`;
+export const reportOf = (sentence: string): string =>
+  `/reports/new?s=${encodeURIComponent(sentence)}`;
 
 /** The drawn parts of the figure that open records. */
-export const marks = (page: Page) => page.getByLabel("Figure", { exact: true }).getByRole("button", { name: /Open the records$/ });
+export const marks = (page: Page) =>
+  page.getByLabel("Figure", { exact: true }).getByRole("button", { name: /Open the records$/ });
 
 /** "P3: 43. Open the records" → 43 */
 export async function valueOf(mark: ReturnType<typeof marks>): Promise<number> {

@@ -1,7 +1,9 @@
 import { expect, test } from "@playwright/test";
 import { PASSWORD, reportOf, signIn } from "./support";
 
-test("a wrong word is marked, the nearest known one mends it, and the last good figure stays", async ({ page }) => {
+test("a wrong word is marked, the nearest known one mends it, and the last good figure stays", async ({
+  page,
+}) => {
   await signIn(page, "ines");
   await page.goto(reportOf("count faults where status is open by priority as bars"));
   await page.getByRole("button", { name: "Type it" }).click();
@@ -15,7 +17,9 @@ test("a wrong word is marked, the nearest known one mends it, and the last good 
   await expect(page.getByText("Last good figure")).toBeHidden();
   await box.press("Escape");
   await box.press("Escape");
-  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName("count faults where status is open by priority as bars");
+  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(
+    "count faults where status is open by priority as bars",
+  );
 });
 
 test.describe("what is wrong is said in one line at its place", () => {
@@ -40,9 +44,15 @@ test.describe("what is wrong is said in one line at its place", () => {
 
 test("a filter that empties the figure is named, with an offer to drop it", async ({ page }) => {
   await signIn(page, "ines");
-  await page.goto(reportOf('count faults where status is open and title contains "no such words" by priority as bars'));
+  await page.goto(
+    reportOf(
+      'count faults where status is open and title contains "no such words" by priority as bars',
+    ),
+  );
   await page.getByRole("button", { name: /Drop “title contains "no such words"”/ }).click();
-  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName("count faults where status is open by priority as bars");
+  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(
+    "count faults where status is open by priority as bars",
+  );
 });
 
 test("a wrong password and an unknown login get the same answer", async ({ page }) => {
@@ -69,7 +79,10 @@ test("what was saved meanwhile is not overwritten", async ({ page, browser }) =>
   const other = await (await browser.newContext({ baseURL: new URL(page.url()).origin })).newPage();
   await signIn(other, "ines");
   await other.goto(page.url());
-  for (const [one, shape] of [[other, "columns"], [page, "donut"]] as const) {
+  for (const [one, shape] of [
+    [other, "columns"],
+    [page, "donut"],
+  ] as const) {
     await one.getByRole("button", { name: /^picture: / }).click();
     await one.getByRole("radio", { name: new RegExp(`^${shape} a few`) }).click();
     await one.keyboard.press("Escape");
@@ -97,9 +110,15 @@ test("markup, emoji and right-to-left text are shown as typed", async ({ page })
   await expect(page.getByRole("link", { name })).toBeVisible();
 });
 
-test("a request from elsewhere is not taken, and no cookie is readable by scripts", async ({ page, request }) => {
+test("a request from elsewhere is not taken, and no cookie is readable by scripts", async ({
+  page,
+  request,
+}) => {
   await signIn(page, "ines");
   expect(await page.evaluate(() => document.cookie)).not.toContain("gt_session");
-  const reply = await request.post("/api/session", { data: { login: "ines", password: PASSWORD }, headers: { origin: "https://elsewhere.example" } });
+  const reply = await request.post("/api/session", {
+    data: { login: "ines", password: PASSWORD },
+    headers: { origin: "https://elsewhere.example" },
+  });
   expect(reply.status()).toBe(400);
 });

@@ -35,7 +35,8 @@ export interface GoldenCase {
 const HERE = join(process.cwd(), "tests", "golden");
 export const GOLDEN_BUNDLE = join(HERE, "bundle");
 const json = (name: string) => JSON.parse(readFileSync(join(HERE, name), "utf8"));
-const rows = (name: string): Record<string, string>[] => parse(readFileSync(join(GOLDEN_BUNDLE, name)), { columns: true });
+const rows = (name: string): Record<string, string>[] =>
+  parse(readFileSync(join(GOLDEN_BUNDLE, name)), { columns: true });
 
 export const goldenCases = (kinds?: readonly string[]): GoldenCase[] =>
   (json("cases.json") as GoldenCase[]).filter((c) => !kinds || kinds.includes(c.question.kind));
@@ -48,5 +49,8 @@ export function goldenCalendar(replaced: Record<string, string | number> = {}): 
   const settings: Record<string, string> = {};
   for (const row of rows("workspace.csv")) settings[row.setting] = row.value;
   for (const [key, value] of Object.entries(replaced)) settings[key] = String(value);
-  return readCalendar(settings, rows("holidays.csv").map((row) => row.date));
+  return readCalendar(
+    settings,
+    rows("holidays.csv").map((row) => row.date),
+  );
 }

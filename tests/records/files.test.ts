@@ -19,7 +19,13 @@ function zipOf(name: string, data: Buffer): Buffer {
   shared.writeUInt32LE(data.length, 18);
   shared.writeUInt16LE(name.length, 22);
   const local = Buffer.concat([Buffer.from("PK\u0003\u0004"), shared, Buffer.from(name), data]);
-  const central = Buffer.concat([Buffer.from("PK\u0001\u0002"), Buffer.from([20, 0]), shared, Buffer.alloc(14), Buffer.from(name)]);
+  const central = Buffer.concat([
+    Buffer.from("PK\u0001\u0002"),
+    Buffer.from([20, 0]),
+    shared,
+    Buffer.alloc(14),
+    Buffer.from(name),
+  ]);
   const end = Buffer.alloc(18);
   end.writeUInt16LE(1, 4);
   end.writeUInt16LE(1, 6);
@@ -30,15 +36,26 @@ function zipOf(name: string, data: Buffer): Buffer {
 
 describe("reading the files of a bundle", () => {
   test("line breaks in cells, quotes and a byte order mark are read; lines are counted as in the file", async () => {
-    const raw = await readBundleFiles(folder({ "items.csv": '\ufeffkey,title\nA1,"two\nlines"\nA2,"say ""hi"""\n' }));
-    expect(raw.items).toEqual({ columns: ["key", "title"], rows: [["A1", "two\nlines"], ["A2", 'say "hi"']], lines: [2, 4] });
+    const raw = await readBundleFiles(
+      folder({ "items.csv": '\ufeffkey,title\nA1,"two\nlines"\nA2,"say ""hi"""\n' }),
+    );
+    expect(raw.items).toEqual({
+      columns: ["key", "title"],
+      rows: [
+        ["A1", "two\nlines"],
+        ["A2", 'say "hi"'],
+      ],
+      lines: [2, 4],
+    });
   });
   test("a file may have tabs instead of commas", async () => {
     const raw = await readBundleFiles(folder({ "items.tsv": "key\ttitle\nA1\ta, b\n" }));
     expect(raw.items!.rows).toEqual([["A1", "a, b"]]);
   });
   test("files of other names are left alone", async () => {
-    const raw = await readBundleFiles(folder({ "items.csv": "key\nA1\n", "notes.txt": "hello", "other.csv": "a\n1\n" }));
+    const raw = await readBundleFiles(
+      folder({ "items.csv": "key\nA1\n", "notes.txt": "hello", "other.csv": "a\n1\n" }),
+    );
     expect(Object.keys(raw)).toEqual(["items"]);
   });
   test("a zip of a folder is read like the folder", async () => {
@@ -49,7 +66,11 @@ describe("reading the files of a bundle", () => {
   test.each([
     ["a folder without items", { "people.csv": "login\nines\n" }, /has no items\.csv/],
     ["a file without a header", { "items.csv": "" }, /has no header row/],
-    ["a quote that is not closed", { "items.csv": 'key,title\nA1,"open\n' }, /cannot be read as a table/],
+    [
+      "a quote that is not closed",
+      { "items.csv": 'key,title\nA1,"open\n' },
+      /cannot be read as a table/,
+    ],
   ])("%s is told so", async (_name, files, says) => {
     const reading = readBundleFiles(folder(files as Record<string, string>));
     await expect(reading).rejects.toThrow(UnreadableBundle);
@@ -59,20 +80,37 @@ describe("reading the files of a bundle", () => {
     await expect(readBundleFiles("/nowhere/at/all")).rejects.toThrow(/there is no/);
   });
   test("what is no zip is told so", async () => {
-    await expect(readBundleFiles(join(folder({ "b.zip": "no zip" }), "b.zip"))).rejects.toThrow(/neither a folder nor a zip/);
+    await expect(readBundleFiles(join(folder({ "b.zip": "no zip" }), "b.zip"))).rejects.toThrow(
+      /neither a folder nor a zip/,
+    );
   });
 });
 
 test("refused rows are written as they came, with their reasons", async () => {
   const at = folder({});
-  const raw = { items: { columns: ["key", "title"], rows: [["A1", "=cmd()"], ["", "x"]] } };
-  await writeRefused(at, raw, [{ table: "items", line: 3, column: "key", reason: "key is missing", row: ["", "x"] }]);
-  expect(readFileSync(join(at, "items.csv"), "utf8")).toBe('key,title,reason\n,x,"line 3, key: key is missing"\n');
+  const raw = {
+    items: {
+      columns: ["key", "title"],
+      rows: [
+        ["A1", "=cmd()"],
+        ["", "x"],
+      ],
+    },
+  };
+  await writeRefused(at, raw, [
+    { table: "items", line: 3, column: "key", reason: "key is missing", row: ["", "x"] },
+  ]);
+  expect(readFileSync(join(at, "items.csv"), "utf8")).toBe(
+    'key,title,reason\n,x,"line 3, key: key is missing"\n',
+  );
 });
 
 test("a template for statuses can be brought along as it is", async () => {
   const at = folder({});
   await writeStatusTemplate(at, [{ status: 'Half, "way"', guess: "under way" }]);
   const raw = await readBundleFiles((writeFileSync(join(at, "items.csv"), "key\nA1\n"), at));
-  expect(raw.statuses).toEqual({ columns: ["status", "stage", "position", "paused", "workflow"], rows: [['Half, "way"', "under way", "1", "no", ""]] });
+  expect(raw.statuses).toEqual({
+    columns: ["status", "stage", "position", "paused", "workflow"],
+    rows: [['Half, "way"', "under way", "1", "no", ""]],
+  });
 });

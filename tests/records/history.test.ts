@@ -1,7 +1,19 @@
 import fc from "fast-check";
 import { spansOf, TRACKED, type TrackedField, type TrackedValues } from "@/core/history";
 import { instantText, parseInstant, type Instant } from "@/core/time";
-import { firstChange, importBundle, inTransaction, loadRecords, loadHistoryRules, readBundleFiles, withConnection, withoutColumns, writeHistories, type EntityManager, type KeptMove } from "@/data";
+import {
+  firstChange,
+  importBundle,
+  inTransaction,
+  loadRecords,
+  loadHistoryRules,
+  readBundleFiles,
+  withConnection,
+  withoutColumns,
+  writeHistories,
+  type EntityManager,
+  type KeptMove,
+} from "@/data";
 import { GOLDEN_BUNDLE } from "../golden/load";
 import { dropDatabase, freshDatabase } from "../support/database";
 
@@ -14,9 +26,14 @@ beforeAll(async () => {
   em = await freshDatabase("history");
   await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
   await withConnection(em, async (client) => {
-    const list = async (text: string) => (await client.query<{ id: number }>(text)).rows.map((row) => String(row.id));
+    const list = async (text: string) =>
+      (await client.query<{ id: number }>(text)).rows.map((row) => String(row.id));
     ids = (await list("SELECT id FROM items WHERE deleted_at IS NULL ORDER BY id")).map(Number);
-    values = { status: await list("SELECT id FROM statuses ORDER BY id"), assignee: await list("SELECT id FROM people ORDER BY id"), priority: await list("SELECT id FROM priorities ORDER BY id") };
+    values = {
+      status: await list("SELECT id FROM statuses ORDER BY id"),
+      assignee: await list("SELECT id FROM people ORDER BY id"),
+      priority: await list("SELECT id FROM priorities ORDER BY id"),
+    };
   });
 });
 afterAll(dropDatabase);
@@ -41,12 +58,20 @@ const change = fc.record({
 });
 
 /** Puts a move into its place in time; a late one changes what came before the next move of its field. */
-function withMove(moves: readonly KeptMove[], now: TrackedValues, at: Instant, field: TrackedField, to: string | null): { moves: KeptMove[]; now: TrackedValues } | null {
+function withMove(
+  moves: readonly KeptMove[],
+  now: TrackedValues,
+  at: Instant,
+  field: TrackedField,
+  to: string | null,
+): { moves: KeptMove[]; now: TrackedValues } | null {
   const next = moves.find((move) => move.field === field && move.at > at);
   if (next) return null;
   const from = now[field];
   if (from === to) return null;
-  const all = [...moves, { at, field, from, to, by: null }].map((move, place) => ({ move, place })).sort((a, b) => a.move.at - b.move.at || a.place - b.place);
+  const all = [...moves, { at, field, from, to, by: null }]
+    .map((move, place) => ({ move, place }))
+    .sort((a, b) => a.move.at - b.move.at || a.place - b.place);
   return { moves: all.map(({ move }) => move), now: { ...now, [field]: to } };
 }
 
@@ -61,11 +86,26 @@ test("whatever is moved, also late, replay of moves = spans = item in the databa
         clock += 60_000_000;
         await inTransaction(em, async (client) => {
           const [record] = await loadRecords(client, [id]);
-          const to = empty && field !== "status" ? null : values[field][pick % values[field].length];
-          const moved = withMove(record.moves, record.now, Math.max(clock - late * 60_000_000, record.createdAt), field, to);
+          const to =
+            empty && field !== "status" ? null : values[field][pick % values[field].length];
+          const moved = withMove(
+            record.moves,
+            record.now,
+            Math.max(clock - late * 60_000_000, record.createdAt),
+            field,
+            to,
+          );
           if (!moved) return;
           // Wholly, or only from the first change on.
-          await writeHistories(client, [pick % 2 ? { ...record, ...moved } : { ...withoutColumns(record), ...moved, since: firstChange(moved.moves) }], rules);
+          await writeHistories(
+            client,
+            [
+              pick % 2
+                ? { ...record, ...moved }
+                : { ...withoutColumns(record), ...moved, since: firstChange(moved.moves) },
+            ],
+            rules,
+          );
           touched.add(id);
         });
       }
@@ -75,7 +115,10 @@ test("whatever is moved, also late, replay of moves = spans = item in the databa
   );
 });
 
-async function agrees(id: number, rules: Awaited<ReturnType<typeof loadHistoryRules>>): Promise<void> {
+async function agrees(
+  id: number,
+  rules: Awaited<ReturnType<typeof loadHistoryRules>>,
+): Promise<void> {
   await inTransaction(em, async (client) => {
     const [record] = await loadRecords(client, [id]);
     const replayed = spansOf(record, record.moves, rules);
@@ -83,22 +126,49 @@ async function agrees(id: number, rules: Awaited<ReturnType<typeof loadHistoryRu
       `SELECT to_char(valid_from AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') AS valid_from, valid_to::text, status_id, priority_id, assignee_id, is_open, reopened FROM state_spans WHERE item_id = $1 ORDER BY state_spans.valid_from`,
       [id],
     );
-    expect(spans.map((span) => parseInstant(span.valid_from))).toEqual(replayed.map((span) => span.from));
+    expect(spans.map((span) => parseInstant(span.valid_from))).toEqual(
+      replayed.map((span) => span.from),
+    );
     spans.forEach((span, i) => {
       const text = (value: number | null) => (value === null ? null : String(value));
-      expect([text(span.status_id), text(span.priority_id), text(span.assignee_id)]).toEqual([replayed[i].values.status, replayed[i].values.priority, replayed[i].values.assignee]);
+      expect([text(span.status_id), text(span.priority_id), text(span.assignee_id)]).toEqual([
+        replayed[i].values.status,
+        replayed[i].values.priority,
+        replayed[i].values.assignee,
+      ]);
       expect([span.is_open, span.reopened]).toEqual([replayed[i].isOpen, replayed[i].reopened]);
     });
     expect(spans[spans.length - 1].valid_to).toBe("infinity");
     const last = replayed[replayed.length - 1];
-    for (const field of TRACKED) expect([field, record.now[field]]).toEqual([field, last.values[field]]);
-    const { rows: items } = await client.query<{ is_open: boolean; reopened: number; reassigned: number; finished: string | null }>(`SELECT is_open, reopened, reassigned, to_char(finished_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') AS finished FROM items WHERE id = $1`, [id]);
-    expect(items[0]).toMatchObject({ is_open: last.isOpen, reopened: last.reopened, reassigned: last.reassigned });
+    for (const field of TRACKED)
+      expect([field, record.now[field]]).toEqual([field, last.values[field]]);
+    const { rows: items } = await client.query<{
+      is_open: boolean;
+      reopened: number;
+      reassigned: number;
+      finished: string | null;
+    }>(
+      `SELECT is_open, reopened, reassigned, to_char(finished_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') AS finished FROM items WHERE id = $1`,
+      [id],
+    );
+    expect(items[0]).toMatchObject({
+      is_open: last.isOpen,
+      reopened: last.reopened,
+      reassigned: last.reassigned,
+    });
     // Every column of every state is what deriving all of them anew comes to.
-    const stored = async () => (await client.query<{ state: unknown }>("SELECT to_jsonb(s) AS state FROM state_spans s WHERE item_id = $1 ORDER BY valid_from", [id])).rows;
+    const stored = async () =>
+      (
+        await client.query<{ state: unknown }>(
+          "SELECT to_jsonb(s) AS state FROM state_spans s WHERE item_id = $1 ORDER BY valid_from",
+          [id],
+        )
+      ).rows;
     const before = await stored();
     await writeHistories(client, [withoutColumns(record)], rules);
     expect(before).toEqual(await stored());
-    expect(items[0].finished === null ? null : instantText(parseInstant(items[0].finished)!)).toBe(last.finishedAt === null ? null : instantText(last.finishedAt));
+    expect(items[0].finished === null ? null : instantText(parseInstant(items[0].finished)!)).toBe(
+      last.finishedAt === null ? null : instantText(last.finishedAt),
+    );
   });
 }

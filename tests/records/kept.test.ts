@@ -1,13 +1,30 @@
 import { PLAIN_DRESS, type Report } from "@/core/definition";
 import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
-import { bringDefinition, readDefinition, writeDefinition } from "@/server/definitions/definitionFile";
+import {
+  bringDefinition,
+  readDefinition,
+  writeDefinition,
+} from "@/server/definitions/definitionFile";
 import { loadDashboard, saveDashboard } from "@/server/dashboards/dashboards";
 import { loadDraft, keepDraft } from "@/server/library/drafts";
 import { listFilters, saveFilter } from "@/server/library/filters";
-import { binKept, listBin, listShares, listVersions, restoreFromBin, setShares } from "@/server/library/kept";
+import {
+  binKept,
+  listBin,
+  listShares,
+  listVersions,
+  restoreFromBin,
+  setShares,
+} from "@/server/library/kept";
 import { saveMeasure } from "@/server/library/measures";
-import { findTwins, listReports, loadReport, reportsOfFilter, saveReport } from "@/server/library/reports";
+import {
+  findTwins,
+  listReports,
+  loadReport,
+  reportsOfFilter,
+  saveReport,
+} from "@/server/library/reports";
 import { makeFirstReadyMade, readyMade } from "@/server/library/readyMade";
 import type { Desk } from "@/server/viewer/viewpoint";
 import { GOLDEN_BUNDLE } from "../golden/load";
@@ -22,17 +39,35 @@ let other: Desk;
 let member: Desk;
 
 const reportOf = (sentence: string, desk = builder): Report => readReport(sentence, desk);
-const save = async (name: string, sentence = "count items where status is open by priority as bars", desk = builder): Promise<number> => {
-  const saved = await saveReport(em, desk.viewer, desk.view, { name, definition: reportOf(sentence), dress: PLAIN_DRESS });
+const save = async (
+  name: string,
+  sentence = "count items where status is open by priority as bars",
+  desk = builder,
+): Promise<number> => {
+  const saved = await saveReport(em, desk.viewer, desk.view, {
+    name,
+    definition: reportOf(sentence),
+    dress: PLAIN_DRESS,
+  });
   if (!saved.ok) throw new Error(saved.problems[0].message);
   return saved.value.id;
 };
-const share = (more: object = {}) => ({ everyone: false, person: null, team: null, mayChange: false, ...more });
+const share = (more: object = {}) => ({
+  everyone: false,
+  person: null,
+  team: null,
+  mayChange: false,
+  ...more,
+});
 
 beforeAll(async () => {
   em = await freshDatabase("kept");
   await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
-  [builder, other, member] = [await deskFor(em, "ines", { now: () => NOW }), await deskFor(em, "ruth", { now: () => NOW }), await deskFor(em, "tove", { now: () => NOW })];
+  [builder, other, member] = [
+    await deskFor(em, "ines", { now: () => NOW }),
+    await deskFor(em, "ruth", { now: () => NOW }),
+    await deskFor(em, "tove", { now: () => NOW }),
+  ];
 });
 afterAll(dropDatabase);
 
@@ -41,31 +76,59 @@ describe("sharing", () => {
     const id = await save("Mine");
     expect(await loadReport(em, member.viewer, id)).toBeNull();
     await setShares(em, builder.viewer, "report", id, [share({ person: member.viewer.person })]);
-    expect(await loadReport(em, member.viewer, id)).toMatchObject({ name: "Mine", mayChange: false });
+    expect(await loadReport(em, member.viewer, id)).toMatchObject({
+      name: "Mine",
+      mayChange: false,
+    });
     expect(await loadReport(em, other.viewer, id)).toBeNull();
     await setShares(em, builder.viewer, "report", id, [share({ team: other.viewer.team })]);
     expect(await loadReport(em, other.viewer, id)).not.toBeNull();
     await setShares(em, builder.viewer, "report", id, [share({ everyone: true })]);
-    expect((await listReports(em, member.viewer, member.view.catalog)).map((line) => line.name)).toContain("Mine");
+    expect(
+      (await listReports(em, member.viewer, member.view.catalog)).map((line) => line.name),
+    ).toContain("Mine");
     expect(await listShares(em, member.viewer, "report", id)).toEqual([share({ everyone: true })]);
   });
   test("whoever may change it may save over it, put it into the bin, and share it on", async () => {
     const id = await save("Ours");
-    await setShares(em, builder.viewer, "report", id, [share({ person: other.viewer.person, mayChange: true })]);
-    expect(await saveReport(em, other.viewer, other.view, { id, version: 1, name: "Ours, better", definition: reportOf("count items by team as bars"), dress: PLAIN_DRESS })).toMatchObject({ ok: true, value: { version: 2 } });
-    expect((await setShares(em, other.viewer, "report", id, [share({ everyone: true }), share({ person: other.viewer.person, mayChange: true })])).ok).toBe(true);
+    await setShares(em, builder.viewer, "report", id, [
+      share({ person: other.viewer.person, mayChange: true }),
+    ]);
+    expect(
+      await saveReport(em, other.viewer, other.view, {
+        id,
+        version: 1,
+        name: "Ours, better",
+        definition: reportOf("count items by team as bars"),
+        dress: PLAIN_DRESS,
+      }),
+    ).toMatchObject({ ok: true, value: { version: 2 } });
+    expect(
+      (
+        await setShares(em, other.viewer, "report", id, [
+          share({ everyone: true }),
+          share({ person: other.viewer.person, mayChange: true }),
+        ])
+      ).ok,
+    ).toBe(true);
     expect((await binKept(em, other.viewer, "report", id)).ok).toBe(true);
   });
   test("a member may change nothing, whatever is shared with them", async () => {
     const id = await save("Not theirs");
-    await setShares(em, builder.viewer, "report", id, [share({ person: member.viewer.person, mayChange: true })]);
+    await setShares(em, builder.viewer, "report", id, [
+      share({ person: member.viewer.person, mayChange: true }),
+    ]);
     expect(await loadReport(em, member.viewer, id)).toMatchObject({ mayChange: false });
     expect((await binKept(em, member.viewer, "report", id)).ok).toBe(false);
     expect((await setShares(em, member.viewer, "report", id, [])).ok).toBe(false);
   });
   test("a dashboard that one may see shows its reports", async () => {
     const id = await save("On a board");
-    const board = await saveDashboard(em, builder.viewer, { name: "Board", tiles: [{ id: "a", report: id, x: 0, y: 0, w: 6, h: 6 }], forEveryone: true });
+    const board = await saveDashboard(em, builder.viewer, {
+      name: "Board",
+      tiles: [{ id: "a", report: id, x: 0, y: 0, w: 6, h: 6 }],
+      forEveryone: true,
+    });
     expect(board.ok && (await loadDashboard(em, member.viewer, board.value.id))).toBeTruthy();
     expect(await loadReport(em, member.viewer, id)).not.toBeNull();
   });
@@ -74,14 +137,31 @@ describe("sharing", () => {
 describe("versions, drafts and the bin", () => {
   test("every save is a version with its whole body", async () => {
     const id = await save("Versioned");
-    await saveReport(em, builder.viewer, builder.view, { id, version: 1, name: "Versioned anew", definition: reportOf("count items by team as columns"), dress: { ...PLAIN_DRESS, subtitle: "of today" } });
+    await saveReport(em, builder.viewer, builder.view, {
+      id,
+      version: 1,
+      name: "Versioned anew",
+      definition: reportOf("count items by team as columns"),
+      dress: { ...PLAIN_DRESS, subtitle: "of today" },
+    });
     const versions = await listVersions(em, builder.viewer, "report", id);
-    expect(versions.map((line) => [line.version, line.name])).toEqual([[2, "Versioned anew"], [1, "Versioned"]]);
-    expect(versions[0].body).toMatchObject({ definition: { by: [{ field: ["team"] }] }, dress: { subtitle: "of today" } });
+    expect(versions.map((line) => [line.version, line.name])).toEqual([
+      [2, "Versioned anew"],
+      [1, "Versioned"],
+    ]);
+    expect(versions[0].body).toMatchObject({
+      definition: { by: [{ field: ["team"] }] },
+      dress: { subtitle: "of today" },
+    });
     expect(await listVersions(em, member.viewer, "report", id)).toEqual([]);
   });
   test("a draft is each person's own, and gone once it is forgotten", async () => {
-    const draft = { report: reportOf("count items"), dress: PLAIN_DRESS, name: "Half done", baseVersion: 0 };
+    const draft = {
+      report: reportOf("count items"),
+      dress: PLAIN_DRESS,
+      name: "Half done",
+      baseVersion: 0,
+    };
     await keepDraft(em, builder.viewer, 0, draft);
     await keepDraft(em, builder.viewer, 0, { ...draft, name: "Nearly done" });
     expect(await loadDraft(em, builder.viewer, 0)).toEqual({ ...draft, name: "Nearly done" });
@@ -101,43 +181,121 @@ describe("versions, drafts and the bin", () => {
 });
 
 describe("saved filters, named measures and twins", () => {
-  const filter = (desk: Desk, more: object = {}) => saveFilter(em, desk.viewer, desk.view, { name: "Loud", purpose: "what wakes us", subject: { id: "items" }, where: reportOf('count items where priority is P1').where, ...more });
+  const filter = (desk: Desk, more: object = {}) =>
+    saveFilter(em, desk.viewer, desk.view, {
+      name: "Loud",
+      purpose: "what wakes us",
+      subject: { id: "items" },
+      where: reportOf("count items where priority is P1").where,
+      ...more,
+    });
   test("a filter is spelled out, used by reports, and cannot lead to itself", async () => {
     const saved = await filter(builder);
     if (!saved.ok) throw new Error("not saved");
     builder = await deskFor(em, "ines", { now: () => NOW });
-    expect((await listFilters(em, builder.viewer, builder.view.catalog)).map((line) => [line.name, line.says])).toContainEqual(["Loud", "priority is P1"]);
+    expect(
+      (await listFilters(em, builder.viewer, builder.view.catalog)).map((line) => [
+        line.name,
+        line.says,
+      ]),
+    ).toContainEqual(["Loud", "priority is P1"]);
     const id = await save("Uses it", "count items where in filter Loud by team as bars");
-    expect((await reportsOfFilter(em, builder.viewer, builder.view.catalog, saved.value.id)).map((line) => line.id)).toEqual([id]);
-    expect(await filter(builder, { id: saved.value.id, version: 1, where: reportOf("count items where in filter Loud").where })).toMatchObject({ ok: false, problems: [{ code: "filter.itself" }] });
-    expect(await filter(builder, { name: "loud" })).toMatchObject({ ok: false, problems: [{ code: "filter.name" }] });
+    expect(
+      (await reportsOfFilter(em, builder.viewer, builder.view.catalog, saved.value.id)).map(
+        (line) => line.id,
+      ),
+    ).toEqual([id]);
+    expect(
+      await filter(builder, {
+        id: saved.value.id,
+        version: 1,
+        where: reportOf("count items where in filter Loud").where,
+      }),
+    ).toMatchObject({ ok: false, problems: [{ code: "filter.itself" }] });
+    expect(await filter(builder, { name: "loud" })).toMatchObject({
+      ok: false,
+      problems: [{ code: "filter.name" }],
+    });
     expect(await filter(member)).toMatchObject({ ok: false, problems: [{ code: "filter.right" }] });
-    expect(await filter(builder, { name: "Broken", where: { kind: "test", field: ["nothing"], operator: "is", values: [] } })).toMatchObject({ ok: false });
+    expect(
+      await filter(builder, {
+        name: "Broken",
+        where: { kind: "test", field: ["nothing"], operator: "is", values: [] },
+      }),
+    ).toMatchObject({ ok: false });
   });
   test("a measure has a name and says in one line what it means", async () => {
-    expect(await saveMeasure(em, builder.viewer, builder.view, { name: "Effort", means: "points of all", subject: "items", measure: { measure: "sum", field: ["points"] } })).toMatchObject({ ok: true });
-    expect(await saveMeasure(em, member.viewer, member.view, { name: "Mine", means: "x", subject: "items", measure: { measure: "count" } })).toMatchObject({ ok: false });
-    expect(await saveMeasure(em, builder.viewer, builder.view, { name: "Wrong", means: "x", subject: "items", measure: { measure: "sum", field: ["title"] } })).toMatchObject({ ok: false });
+    expect(
+      await saveMeasure(em, builder.viewer, builder.view, {
+        name: "Effort",
+        means: "points of all",
+        subject: "items",
+        measure: { measure: "sum", field: ["points"] },
+      }),
+    ).toMatchObject({ ok: true });
+    expect(
+      await saveMeasure(em, member.viewer, member.view, {
+        name: "Mine",
+        means: "x",
+        subject: "items",
+        measure: { measure: "count" },
+      }),
+    ).toMatchObject({ ok: false });
+    expect(
+      await saveMeasure(em, builder.viewer, builder.view, {
+        name: "Wrong",
+        means: "x",
+        subject: "items",
+        measure: { measure: "sum", field: ["title"] },
+      }),
+    ).toMatchObject({ ok: false });
   });
   test("a report that asks the same, or of the same records, is named", async () => {
-    const id = await save("The first", "count items where status is open and team is Desk by service as bars");
-    const twins = (sentence: string) => findTwins(em, builder.viewer, builder.view.catalog, reportOf(sentence), null);
-    expect(await twins("count items where status is open and team is Desk by service as donut")).toEqual([{ id, name: "The first", same: "sentence" }]);
-    expect(await twins("count items where status is open and team is Desk by priority")).toEqual([{ id, name: "The first", same: "conditions" }]);
-    expect(await findTwins(em, member.viewer, member.view.catalog, reportOf("count items where status is open and team is Desk by service"), null)).toEqual([]);
+    const id = await save(
+      "The first",
+      "count items where status is open and team is Desk by service as bars",
+    );
+    const twins = (sentence: string) =>
+      findTwins(em, builder.viewer, builder.view.catalog, reportOf(sentence), null);
+    expect(
+      await twins("count items where status is open and team is Desk by service as donut"),
+    ).toEqual([{ id, name: "The first", same: "sentence" }]);
+    expect(await twins("count items where status is open and team is Desk by priority")).toEqual([
+      { id, name: "The first", same: "conditions" },
+    ]);
+    expect(
+      await findTwins(
+        em,
+        member.viewer,
+        member.view.catalog,
+        reportOf("count items where status is open and team is Desk by service"),
+        null,
+      ),
+    ).toEqual([]);
   });
 });
 
 describe("definitions as files", () => {
   test("a report, a filter and a dashboard go out and come in, and say the same", async () => {
-    const id = await save("To and fro", "count items where status is open by service top 3 as donut");
-    const board = await saveDashboard(em, builder.viewer, { name: "Board to and fro", tiles: [{ id: "a", report: id, x: 0, y: 0, w: 6, h: 6 }] });
-    for (const [kind, target] of [["report", id], ["dashboard", board.ok ? board.value.id : 0]] as const) {
+    const id = await save(
+      "To and fro",
+      "count items where status is open by service top 3 as donut",
+    );
+    const board = await saveDashboard(em, builder.viewer, {
+      name: "Board to and fro",
+      tiles: [{ id: "a", report: id, x: 0, y: 0, w: 6, h: 6 }],
+    });
+    for (const [kind, target] of [
+      ["report", id],
+      ["dashboard", board.ok ? board.value.id : 0],
+    ] as const) {
       const written = await writeDefinition(em, builder, kind, target);
       const brought = await bringDefinition(em, builder, JSON.stringify(written!.file));
       expect(brought).toMatchObject({ ok: true, value: { kind } });
       if (!brought.ok) continue;
-      expect((await writeDefinition(em, builder, kind, brought.value.id))!.file).toEqual(written!.file);
+      expect((await writeDefinition(em, builder, kind, brought.value.id))!.file).toEqual(
+        written!.file,
+      );
     }
     expect(await writeDefinition(em, member, "report", id)).toBeNull();
   });
@@ -145,11 +303,24 @@ describe("definitions as files", () => {
     ["no JSON at all", "{", "file.json", undefined],
     ["not one of ours", "{}", "file.kind", "grandTally"],
     ["a newer version", '{"grandTally": 99, "kind": "report"}', "file.version", undefined],
-    ["an unknown key", '{"grandTally": 1, "kind": "report", "report": {"name": "x", "sentence": "count items"}, "surprise": 1}', "file.part", undefined],
-    ["a wrong type", '{"grandTally": 1, "kind": "report", "report": {"name": 7, "sentence": "count items"}}', "file.part", "report.name"],
+    [
+      "an unknown key",
+      '{"grandTally": 1, "kind": "report", "report": {"name": "x", "sentence": "count items"}, "surprise": 1}',
+      "file.part",
+      undefined,
+    ],
+    [
+      "a wrong type",
+      '{"grandTally": 1, "kind": "report", "report": {"name": 7, "sentence": "count items"}}',
+      "file.part",
+      "report.name",
+    ],
   ])("a file with %s is refused with the place and the reason", (_what, text, code, path) => {
     const read = readDefinition(text);
-    expect(read).toMatchObject({ ok: false, problems: [expect.objectContaining({ code, ...(path ? { path } : {}) })] });
+    expect(read).toMatchObject({
+      ok: false,
+      problems: [expect.objectContaining({ code, ...(path ? { path } : {}) })],
+    });
   });
 });
 

@@ -9,9 +9,14 @@ let columns: Map<string, Set<string>>;
 beforeAll(async () => {
   em = await freshDatabase("schema");
   entities = [...(await openDatabase()).getMetadata()].filter((entity) => entity.tableName);
-  const { rows } = await withConnection(em, (client) => client.query<{ table_name: string; column_name: string }>("SELECT table_name, column_name FROM information_schema.columns WHERE table_schema = 'public'"));
+  const { rows } = await withConnection(em, (client) =>
+    client.query<{ table_name: string; column_name: string }>(
+      "SELECT table_name, column_name FROM information_schema.columns WHERE table_schema = 'public'",
+    ),
+  );
   columns = new Map();
-  for (const row of rows) columns.set(row.table_name, (columns.get(row.table_name) ?? new Set()).add(row.column_name));
+  for (const row of rows)
+    columns.set(row.table_name, (columns.get(row.table_name) ?? new Set()).add(row.column_name));
 });
 afterAll(dropDatabase);
 
@@ -20,16 +25,23 @@ test("every entity has its table, and every property its column", () => {
   for (const entity of entities) {
     const kept = columns.get(entity.tableName);
     expect([entity.tableName, kept !== undefined]).toEqual([entity.tableName, true]);
-    for (const name of entity.props.flatMap((property) => property.fieldNames)) expect([entity.tableName, name, kept!.has(name)]).toEqual([entity.tableName, name, true]);
+    for (const name of entity.props.flatMap((property) => property.fieldNames))
+      expect([entity.tableName, name, kept!.has(name)]).toEqual([entity.tableName, name, true]);
   }
 });
 
 test("every table of ours has its entity, and every column its property", () => {
-  const known = new Map(entities.map((entity) => [entity.tableName, new Set(entity.props.flatMap((property) => property.fieldNames))]));
+  const known = new Map(
+    entities.map((entity) => [
+      entity.tableName,
+      new Set(entity.props.flatMap((property) => property.fieldNames)),
+    ]),
+  );
   for (const [table, names] of columns) {
     if (table === "mikro_orm_migrations") continue;
     expect([table, known.has(table)]).toEqual([table, true]);
-    for (const name of names) expect([table, name, known.get(table)!.has(name)]).toEqual([table, name, true]);
+    for (const name of names)
+      expect([table, name, known.get(table)!.has(name)]).toEqual([table, name, true]);
   }
 });
 
@@ -41,4 +53,3 @@ test("an entity is read through the entity manager", async () => {
   const [workspace] = await em.find("Workspace", {});
   expect(workspace).toMatchObject({ id: 1, name: "Test" });
 });
-

@@ -1,31 +1,79 @@
 import { importBundle, withConnection, type EntityManager } from "@/data";
-import { acceptInvite, firstAdministrator, invite, invitedPerson, MOST_FAILURES, needsFirstAdministrator, setPasswords, signIn, signOut, viewerOfSession } from "@/server/accounts/signIn";
+import {
+  acceptInvite,
+  firstAdministrator,
+  invite,
+  invitedPerson,
+  MOST_FAILURES,
+  needsFirstAdministrator,
+  setPasswords,
+  signIn,
+  signOut,
+  viewerOfSession,
+} from "@/server/accounts/signIn";
 import { makeToken, viewerOfToken } from "@/server/accounts/tokens";
 import { dropDatabase, freshDatabase } from "../support/database";
 
 let em: EntityManager;
 beforeAll(async () => {
   em = await freshDatabase("sign_in");
-  await importBundle(em, { statuses: { columns: ["status", "stage"], rows: [["Logged", "waiting"]] }, people: { columns: ["login", "name", "email", "role", "active"], rows: [["ines", "Inês Duarte", "ines@saltmarsh.example", "builder", "yes"], ["old", "Old Hand", "", "member", "no"], ["mika", "Mika Brandt", "", "member", "yes"]] }, items: { columns: ["key", "status", "created_at"], rows: [["A1", "Logged", "2026-11-01T09:00:00Z"]] } }, { now: 0 });
+  await importBundle(
+    em,
+    {
+      statuses: { columns: ["status", "stage"], rows: [["Logged", "waiting"]] },
+      people: {
+        columns: ["login", "name", "email", "role", "active"],
+        rows: [
+          ["ines", "Inês Duarte", "ines@saltmarsh.example", "builder", "yes"],
+          ["old", "Old Hand", "", "member", "no"],
+          ["mika", "Mika Brandt", "", "member", "yes"],
+        ],
+      },
+      items: {
+        columns: ["key", "status", "created_at"],
+        rows: [["A1", "Logged", "2026-11-01T09:00:00Z"]],
+      },
+    },
+    { now: 0 },
+  );
 });
 afterAll(dropDatabase);
 
 test("an empty workspace gets its first administrator, once", async () => {
   expect(await needsFirstAdministrator(em)).toBe(true);
   const given = { workspace: "Ours", login: "runa", name: "Runa Vale", password: "long enough" };
-  expect(await firstAdministrator(em, { ...given, password: "short" })).toMatchObject({ ok: false, problems: [{ path: "password" }] });
-  expect(await firstAdministrator(em, { ...given, login: "with space" })).toMatchObject({ ok: false, problems: [{ path: "login" }] });
+  expect(await firstAdministrator(em, { ...given, password: "short" })).toMatchObject({
+    ok: false,
+    problems: [{ path: "password" }],
+  });
+  expect(await firstAdministrator(em, { ...given, login: "with space" })).toMatchObject({
+    ok: false,
+    problems: [{ path: "login" }],
+  });
   const opened = await firstAdministrator(em, given);
-  expect(opened.ok && (await viewerOfSession(em, opened.value))).toMatchObject({ login: "runa", role: "administrator", visible: null });
+  expect(opened.ok && (await viewerOfSession(em, opened.value))).toMatchObject({
+    login: "runa",
+    role: "administrator",
+    visible: null,
+  });
   expect(await needsFirstAdministrator(em)).toBe(false);
-  expect(await firstAdministrator(em, { ...given, login: "other" })).toMatchObject({ ok: false, problems: [{ code: "first.taken" }] });
+  expect(await firstAdministrator(em, { ...given, login: "other" })).toMatchObject({
+    ok: false,
+    problems: [{ code: "first.taken" }],
+  });
 });
 
 test("passwords are stored as argon2id, sessions and tokens as hashes", async () => {
   await setPasswords(em, [{ login: "ines", password: "low-tide-at-nine" }]);
   const opened = await signIn(em, "ines", "low-tide-at-nine");
   const token = (await makeToken(em, "ines"))!;
-  const kept = JSON.stringify(await withConnection(em, async (client) => [(await client.query("SELECT * FROM accounts")).rows, (await client.query("SELECT * FROM sessions")).rows, (await client.query("SELECT * FROM tokens")).rows]));
+  const kept = JSON.stringify(
+    await withConnection(em, async (client) => [
+      (await client.query("SELECT * FROM accounts")).rows,
+      (await client.query("SELECT * FROM sessions")).rows,
+      (await client.query("SELECT * FROM tokens")).rows,
+    ]),
+  );
   expect(kept).toContain("$argon2id$");
   expect(kept).not.toContain(opened.ok ? opened.value : "");
   expect(kept).not.toContain(token);
@@ -49,25 +97,46 @@ test("an unknown login, a wrong password and somebody inactive get one answer in
     return { answer, took: performance.now() - start };
   };
   await timed("warm-up");
-  const [unknown, known, inactive] = [await timed("nobody"), await timed("ines"), await timed("old")];
+  const [unknown, known, inactive] = [
+    await timed("nobody"),
+    await timed("ines"),
+    await timed("old"),
+  ];
   expect(unknown.answer).toEqual(known.answer);
   expect(inactive.answer).toEqual(known.answer);
-  expect(Math.min(unknown.took, known.took)).toBeGreaterThan(Math.max(unknown.took, known.took) / 5);
+  expect(Math.min(unknown.took, known.took)).toBeGreaterThan(
+    Math.max(unknown.took, known.took) / 5,
+  );
 });
 
 test("after too many failures even the right password has to wait", async () => {
   for (let i = 0; i < MOST_FAILURES; i += 1) await signIn(em, "ines", "wrong");
-  expect(await signIn(em, "ines", "low-tide-at-nine")).toMatchObject({ ok: false, problems: [{ code: "signIn.throttled" }] });
-  await withConnection(em, (client) => client.query("UPDATE sign_in_failures SET at = at - interval '11 minutes'"));
+  expect(await signIn(em, "ines", "low-tide-at-nine")).toMatchObject({
+    ok: false,
+    problems: [{ code: "signIn.throttled" }],
+  });
+  await withConnection(em, (client) =>
+    client.query("UPDATE sign_in_failures SET at = at - interval '11 minutes'"),
+  );
   expect((await signIn(em, "ines", "low-tide-at-nine")).ok).toBe(true);
 });
 
 test("an invitation works once", async () => {
-  const id = await withConnection(em, async (client) => (await client.query<{ id: number }>("SELECT id FROM people WHERE login = 'mika'")).rows[0].id);
+  const id = await withConnection(
+    em,
+    async (client) =>
+      (await client.query<{ id: number }>("SELECT id FROM people WHERE login = 'mika'")).rows[0].id,
+  );
   const secret = (await invite(em, id))!;
   expect(await invitedPerson(em, secret)).toMatchObject({ login: "mika" });
-  expect(await acceptInvite(em, secret, "short")).toMatchObject({ ok: false, problems: [{ code: "invite.password" }] });
+  expect(await acceptInvite(em, secret, "short")).toMatchObject({
+    ok: false,
+    problems: [{ code: "invite.password" }],
+  });
   expect((await acceptInvite(em, secret, "long enough now")).ok).toBe(true);
-  expect(await acceptInvite(em, secret, "long enough again")).toMatchObject({ ok: false, problems: [{ code: "invite.gone" }] });
+  expect(await acceptInvite(em, secret, "long enough again")).toMatchObject({
+    ok: false,
+    problems: [{ code: "invite.gone" }],
+  });
   expect((await signIn(em, "mika", "long enough now")).ok).toBe(true);
 });

@@ -1,46 +1,159 @@
 import fc from "fast-check";
 import { isDate, typeOf, type AskContext, type Field } from "@/core/catalog";
-import { shapeInput, BESIDES, WORK_UNITS, type CountReport, type Group, type ListReport, type Measure, type PlainMeasure, type Report, type SimpleMeasure } from "@/core/definition";
-import { OPERATOR_IDS, operators, type Condition, type Leaf, type Test, type Value } from "@/core/filter";
+import {
+  shapeInput,
+  BESIDES,
+  WORK_UNITS,
+  type CountReport,
+  type Group,
+  type ListReport,
+  type Measure,
+  type PlainMeasure,
+  type Report,
+  type SimpleMeasure,
+} from "@/core/definition";
+import {
+  OPERATOR_IDS,
+  operators,
+  type Condition,
+  type Leaf,
+  type Test,
+  type Value,
+} from "@/core/filter";
 import { MEASURE_IDS, measures } from "@/core/measure";
 import { SHAPE_IDS, shapes, whyNot } from "@/core/shapes";
 import { checkReport, conflictsIn } from "@/core/sentence";
-import { BUCKET_GRAINS, COMPARISONS, GRAINS, hasTooManyBuckets, resolvePeriod, type BucketGrain, type Period } from "@/core/time";
+import {
+  BUCKET_GRAINS,
+  COMPARISONS,
+  GRAINS,
+  hasTooManyBuckets,
+  resolvePeriod,
+  type BucketGrain,
+  type Period,
+} from "@/core/time";
 
 /** Reports of every part, made from the registries: a new operator, measure, shape or field type is tested unasked. */
-const text = fc.oneof(fc.string({ minLength: 1, maxLength: 12 }), fc.constantFrom("open", "me", "a b", 'say "hi"', "back\\slash", "it's", "x's", "🚢", "where", "5", "عربي", "(", "a,b;c:d"));
-const number = fc.oneof(fc.integer({ min: -5, max: 500 }).map(String), fc.constantFrom("0.5", "13.25"));
+const text = fc.oneof(
+  fc.string({ minLength: 1, maxLength: 12 }),
+  fc.constantFrom(
+    "open",
+    "me",
+    "a b",
+    'say "hi"',
+    "back\\slash",
+    "it's",
+    "x's",
+    "🚢",
+    "where",
+    "5",
+    "عربي",
+    "(",
+    "a,b;c:d",
+  ),
+);
+const number = fc.oneof(
+  fc.integer({ min: -5, max: 500 }).map(String),
+  fc.constantFrom("0.5", "13.25"),
+);
 
 export const arbitraryPeriod: fc.Arbitrary<Period> = fc.oneof(
-  fc.constantFrom<Period>({ kind: "day", which: "today" }, { kind: "day", which: "yesterday" }, { kind: "unit", which: "this", unit: "month", soFar: true }, { kind: "named", name: "2026-W14" }, { kind: "named", name: "FY26-Q2" }, { kind: "named", name: "2026-10-31" }, { kind: "span", from: "2026-04-03", to: "2026-05-01" }),
-  fc.record({ which: fc.constantFrom("last", "this", "next"), unit: fc.constantFrom("week", "month", "quarter", "year", "fiscal quarter", "fiscal year") }).map((p) => ({ kind: "unit", ...p }) as Period),
-  fc.record({ way: fc.constantFrom("last", "next"), count: fc.integer({ min: 1, max: 40 }), unit: fc.constantFrom("day", "week", "month", "quarter", "year", "business day") }).map((p) => ({ kind: "rolling", ...p }) as Period),
-  fc.record({ way: fc.constantFrom("last", "next"), count: fc.integer({ min: 1, max: 40 }), unit: fc.constantFrom("day", "week", "month") }).map((p) => ({ kind: "rolling", ...p, full: true }) as Period),
+  fc.constantFrom<Period>(
+    { kind: "day", which: "today" },
+    { kind: "day", which: "yesterday" },
+    { kind: "unit", which: "this", unit: "month", soFar: true },
+    { kind: "named", name: "2026-W14" },
+    { kind: "named", name: "FY26-Q2" },
+    { kind: "named", name: "2026-10-31" },
+    { kind: "span", from: "2026-04-03", to: "2026-05-01" },
+  ),
+  fc
+    .record({
+      which: fc.constantFrom("last", "this", "next"),
+      unit: fc.constantFrom("week", "month", "quarter", "year", "fiscal quarter", "fiscal year"),
+    })
+    .map((p) => ({ kind: "unit", ...p }) as Period),
+  fc
+    .record({
+      way: fc.constantFrom("last", "next"),
+      count: fc.integer({ min: 1, max: 40 }),
+      unit: fc.constantFrom("day", "week", "month", "quarter", "year", "business day"),
+    })
+    .map((p) => ({ kind: "rolling", ...p }) as Period),
+  fc
+    .record({
+      way: fc.constantFrom("last", "next"),
+      count: fc.integer({ min: 1, max: 40 }),
+      unit: fc.constantFrom("day", "week", "month"),
+    })
+    .map((p) => ({ kind: "rolling", ...p, full: true }) as Period),
 );
 
 export function arbitraryValue(field: Field, context: AskContext): fc.Arbitrary<Value> {
   if (field.thing) {
-    const things = context.catalog.names.list(field.thing).map((thing): Value => ({ kind: "thing", thing: field.thing!, id: thing.id }));
-    const words: Value[] = field.thing === "person" ? [{ kind: "viewer", word: "me" }] : field.thing === "team" ? [{ kind: "viewer", word: "my team" }, { kind: "viewer", word: "my teams" }] : field.thing === "status" ? [{ kind: "stage", stage: "open" }, { kind: "stage", stage: "finished" }] : field.thing === "sprint" ? [{ kind: "current" }] : field.thing === "project" ? [{ kind: "viewer", word: "my projects" }] : [];
+    const things = context.catalog.names
+      .list(field.thing)
+      .map((thing): Value => ({ kind: "thing", thing: field.thing!, id: thing.id }));
+    const words: Value[] =
+      field.thing === "person"
+        ? [{ kind: "viewer", word: "me" }]
+        : field.thing === "team"
+          ? [
+              { kind: "viewer", word: "my team" },
+              { kind: "viewer", word: "my teams" },
+            ]
+          : field.thing === "status"
+            ? [
+                { kind: "stage", stage: "open" },
+                { kind: "stage", stage: "finished" },
+              ]
+            : field.thing === "sprint"
+              ? [{ kind: "current" }]
+              : field.thing === "project"
+                ? [{ kind: "viewer", word: "my projects" }]
+                : [];
     return fc.constantFrom(...things, ...words);
   }
   if (isDate(field)) return arbitraryPeriod.map((period) => ({ kind: "period", period }));
-  if (field.id === "stage") return fc.constantFrom<Value>({ kind: "stage", stage: "open" }, { kind: "stage", stage: "under way" }, { kind: "stage", stage: "finished" });
+  if (field.id === "stage")
+    return fc.constantFrom<Value>(
+      { kind: "stage", stage: "open" },
+      { kind: "stage", stage: "under way" },
+      { kind: "stage", stage: "finished" },
+    );
   const { kept } = typeOf(field);
-  if (kept === "number") return fc.record({ number, unit: fc.constantFrom("minutes", "hours", "days") }).map(({ number: n, unit }) => ({ kind: "number", number: n, ...(field.type === "duration" ? { unit } : {}) }) as Value);
+  if (kept === "number")
+    return fc
+      .record({ number, unit: fc.constantFrom("minutes", "hours", "days") })
+      .map(
+        ({ number: n, unit }) =>
+          ({ kind: "number", number: n, ...(field.type === "duration" ? { unit } : {}) }) as Value,
+      );
   if (kept === "flag") return fc.boolean().map((yes) => ({ kind: "flag", yes }));
-  return field.choices ? fc.constantFrom(...field.choices).map((choice) => ({ kind: "text", text: choice })) : text.map((one) => ({ kind: "text", text: one }));
+  return field.choices
+    ? fc.constantFrom(...field.choices).map((choice) => ({ kind: "text", text: choice }))
+    : text.map((one) => ({ kind: "text", text: one }));
 }
 
 function arbitraryTest(context: AskContext, fields: readonly Field[]): fc.Arbitrary<Test> {
   return fc.constantFrom(...fields).chain((field) =>
     fc.constantFrom(...OPERATOR_IDS.filter((id) => operators[id].fits(field))).chain((operator) => {
       const { takes } = operators[operator];
-      const value = takes === "text" ? text.map((one): Value => ({ kind: "text", text: one })) : takes === "period" || takes === "day" || takes === "days" ? arbitraryPeriod.map((period): Value => ({ kind: "period", period })) : arbitraryValue(field, context);
-      const count = { nothing: [0, 0], values: [1, 3], days: [2, 2], numbers: [2, 2] }[takes as string] ?? [1, 1];
+      const value =
+        takes === "text"
+          ? text.map((one): Value => ({ kind: "text", text: one }))
+          : takes === "period" || takes === "day" || takes === "days"
+            ? arbitraryPeriod.map((period): Value => ({ kind: "period", period }))
+            : arbitraryValue(field, context);
+      const count = { nothing: [0, 0], values: [1, 3], days: [2, 2], numbers: [2, 2] }[
+        takes as string
+      ] ?? [1, 1];
       return fc.array(value, { minLength: count[0], maxLength: count[1] }).map((values): Test => {
         const unit = values[1]?.kind === "number" ? values[1].unit : undefined;
-        const same = takes === "numbers" ? values.map((v) => (v.kind === "number" && unit ? { ...v, unit } : v)) : values;
+        const same =
+          takes === "numbers"
+            ? values.map((v) => (v.kind === "number" && unit ? { ...v, unit } : v))
+            : values;
         return { kind: "test", field: [field.id], operator, values: same };
       });
     }),
@@ -49,42 +162,121 @@ function arbitraryTest(context: AskContext, fields: readonly Field[]): fc.Arbitr
 
 /** A test of a tracked field as it was on some day. */
 const arbitraryAsOf = (context: AskContext, fields: readonly Field[]): fc.Arbitrary<Test> =>
-  fc.tuple(arbitraryTest(context, fields.filter((field) => field.tracked)), arbitraryPeriod).map(([test, asOf]) => ({ ...test, asOf }));
+  fc
+    .tuple(
+      arbitraryTest(
+        context,
+        fields.filter((field) => field.tracked),
+      ),
+      arbitraryPeriod,
+    )
+    .map(([test, asOf]) => ({ ...test, asOf }));
 
 /** A field that became a value, from another perhaps, in some period perhaps. */
 const arbitraryBecame = (context: AskContext, fields: readonly Field[]): fc.Arbitrary<Leaf> =>
-  fc.constantFrom(...fields.filter((field) => field.tracked && field.thing)).chain((field) =>
-    fc.record({ to: arbitraryValue(field, context), from: fc.option(arbitraryValue(field, context), { nil: undefined }), during: fc.option(arbitraryPeriod, { nil: undefined }) }).map(({ to, from, during }): Leaf => ({ kind: "became", field: [field.id], to, ...(from ? { from } : {}), ...(during ? { during } : {}) })),
-  );
+  fc
+    .constantFrom(...fields.filter((field) => field.tracked && field.thing))
+    .chain((field) =>
+      fc
+        .record({
+          to: arbitraryValue(field, context),
+          from: fc.option(arbitraryValue(field, context), { nil: undefined }),
+          during: fc.option(arbitraryPeriod, { nil: undefined }),
+        })
+        .map(({ to, from, during }): Leaf => ({
+          kind: "became",
+          field: [field.id],
+          to,
+          ...(from ? { from } : {}),
+          ...(during ? { during } : {}),
+        })),
+    );
 
 const arbitraryLink = (context: AskContext): fc.Arbitrary<Leaf> =>
-  fc.record({ link: fc.constantFrom(...context.catalog.links), toIt: fc.boolean(), no: fc.boolean() }).map(({ link, toIt, no }): Leaf => ({ kind: "link", link, ...(toIt ? { toIt: true as const } : {}), ...(no ? { no: true as const } : {}) }));
+  fc
+    .record({
+      link: fc.constantFrom(...context.catalog.links),
+      toIt: fc.boolean(),
+      no: fc.boolean(),
+    })
+    .map(({ link, toIt, no }): Leaf => ({
+      kind: "link",
+      link,
+      ...(toIt ? { toIt: true as const } : {}),
+      ...(no ? { no: true as const } : {}),
+    }));
 
 /** Every kind of leaf: tests now and as of a day, changes, links, saved filters. */
 function arbitraryLeaf(context: AskContext, fields: readonly Field[]): fc.Arbitrary<Leaf> {
   const hasHistory = fields.some((field) => field.tracked && field.thing);
   return fc.oneof(
     { weight: 6, arbitrary: arbitraryTest(context, fields) as fc.Arbitrary<Leaf> },
-    ...(hasHistory ? [{ weight: 2, arbitrary: arbitraryAsOf(context, fields) as fc.Arbitrary<Leaf> }, { weight: 2, arbitrary: arbitraryBecame(context, fields) }] : []),
+    ...(hasHistory
+      ? [
+          { weight: 2, arbitrary: arbitraryAsOf(context, fields) as fc.Arbitrary<Leaf> },
+          { weight: 2, arbitrary: arbitraryBecame(context, fields) },
+        ]
+      : []),
     { weight: 1, arbitrary: arbitraryLink(context) },
-    ...(context.catalog.filters.length ? [{ weight: 1, arbitrary: fc.constantFrom(...context.catalog.filters.filter((filter) => filter.subject.id === "items")).map((filter): Leaf => ({ kind: "filter", filter: filter.id })) }] : []),
+    ...(context.catalog.filters.length
+      ? [
+          {
+            weight: 1,
+            arbitrary: fc
+              .constantFrom(
+                ...context.catalog.filters.filter((filter) => filter.subject.id === "items"),
+              )
+              .map((filter): Leaf => ({ kind: "filter", filter: filter.id })),
+          },
+        ]
+      : []),
   );
 }
 
-export function arbitraryCondition(context: AskContext, fields: readonly Field[], depth = 2): fc.Arbitrary<Condition> {
+export function arbitraryCondition(
+  context: AskContext,
+  fields: readonly Field[],
+  depth = 2,
+): fc.Arbitrary<Condition> {
   const test: fc.Arbitrary<Condition> = arbitraryLeaf(context, fields);
   if (depth === 0) return test;
   const inner = arbitraryCondition(context, fields, depth - 1);
-  const joined = (kind: "all" | "any") => fc.array(inner, { minLength: 2, maxLength: 3 }).map((of): Condition => ({ kind, of: of.flatMap((part) => (part.kind === kind ? [...part.of] : [part])) }));
-  return fc.oneof({ weight: 3, arbitrary: test }, { weight: 1, arbitrary: joined("all") }, { weight: 1, arbitrary: joined("any") }, { weight: 1, arbitrary: inner.map((of): Condition => ({ kind: "not", of })) });
+  const joined = (kind: "all" | "any") =>
+    fc
+      .array(inner, { minLength: 2, maxLength: 3 })
+      .map((of): Condition => ({
+        kind,
+        of: of.flatMap((part) => (part.kind === kind ? [...part.of] : [part])),
+      }));
+  return fc.oneof(
+    { weight: 3, arbitrary: test },
+    { weight: 1, arbitrary: joined("all") },
+    { weight: 1, arbitrary: joined("any") },
+    { weight: 1, arbitrary: inner.map((of): Condition => ({ kind: "not", of })) },
+  );
 }
 
-function arbitrarySimple(context: AskContext, fields: readonly Field[]): fc.Arbitrary<SimpleMeasure> {
+function arbitrarySimple(
+  context: AskContext,
+  fields: readonly Field[],
+): fc.Arbitrary<SimpleMeasure> {
   const own = fc.option(arbitraryCondition(context, fields, 0), { nil: undefined, freq: 2 });
   return fc.constantFrom(...MEASURE_IDS).chain((measure): fc.Arbitrary<SimpleMeasure> => {
     const fitting = fields.filter(measures[measure].fits);
-    if (!measures[measure].needsField || fitting.length === 0) return own.map((where) => ({ measure: "count", ...(where ? { where } : {}) }));
-    return fc.record({ field: fc.constantFrom(...fitting), working: fc.boolean(), where: own }).map(({ field, working, where }): SimpleMeasure => ({ measure, field: [field.id], ...(field.type === "duration" && field.timed && working ? { unit: "hours" as const, working: true as const } : field.type === "duration" ? { unit: "hours" as const } : {}), ...(where ? { where } : {}) }));
+    if (!measures[measure].needsField || fitting.length === 0)
+      return own.map((where) => ({ measure: "count", ...(where ? { where } : {}) }));
+    return fc
+      .record({ field: fc.constantFrom(...fitting), working: fc.boolean(), where: own })
+      .map(({ field, working, where }): SimpleMeasure => ({
+        measure,
+        field: [field.id],
+        ...(field.type === "duration" && field.timed && working
+          ? { unit: "hours" as const, working: true as const }
+          : field.type === "duration"
+            ? { unit: "hours" as const }
+            : {}),
+        ...(where ? { where } : {}),
+      }));
   });
 }
 
@@ -93,70 +285,234 @@ function arbitraryMeasure(context: AskContext, fields: readonly Field[]): fc.Arb
   const simple = arbitrarySimple(context, fields);
   return fc.oneof(
     { weight: 6, arbitrary: simple as fc.Arbitrary<Measure> },
-    { weight: 1, arbitrary: fc.tuple(simple, simple).map(([one, per]): PlainMeasure => ({ ...one, per })) },
-    ...(context.catalog.measures.length ? [{ weight: 1, arbitrary: fc.constantFrom(...context.catalog.measures).map((measure): Measure => ({ named: measure.id })) }] : []),
+    {
+      weight: 1,
+      arbitrary: fc.tuple(simple, simple).map(([one, per]): PlainMeasure => ({ ...one, per })),
+    },
+    ...(context.catalog.measures.length
+      ? [
+          {
+            weight: 1,
+            arbitrary: fc
+              .constantFrom(...context.catalog.measures)
+              .map((measure): Measure => ({ named: measure.id })),
+          },
+        ]
+      : []),
   );
 }
 
 function arbitraryGroup(context: AskContext, fields: readonly Field[]): fc.Arbitrary<Group> {
-  const cases = fc.uniqueArray(fc.record({ name: text, where: arbitraryCondition(context, fields, 1) }), { minLength: 1, maxLength: 3, selector: (one) => one.name.toLowerCase() }).map((all): Group => ({ field: [], cases: all }));
-  const byField = fc.constantFrom(...fields.filter((field) => field.id !== "description")).chain((field): fc.Arbitrary<Group> => {
-    if (isDate(field)) return fc.constantFrom(...GRAINS).map((grain) => ({ field: [field.id], grain }));
-    if (typeOf(field).kept === "number" && !field.thing) return fc.uniqueArray(fc.integer({ min: 0, max: 400 }), { minLength: 1, maxLength: 5 }).map((borders) => ({ field: [field.id], ranges: borders.sort((a, b) => a - b).map(String) }));
-    const values = fc.uniqueArray(arbitraryValue(field, context), { minLength: 1, maxLength: 4, selector: (value) => JSON.stringify(value).toLowerCase() });
-    return fc.record({ values, fold: fc.boolean(), without: fc.boolean(), always: fc.boolean(), top: fc.option(fc.integer({ min: 1, max: 9 }), { nil: undefined }), name: text }).map((g) => ({
-      field: [field.id],
-      ...(g.fold && g.values.length > 1 ? { folds: [{ name: g.name, values: g.values }] } : {}),
-      ...(g.top ? { top: { count: g.top } } : {}),
-      ...(g.without && g.values.length ? { without: [g.values[0]] } : {}),
-      ...(g.always && g.values.length ? { always: g.values } : {}),
-    }));
-  });
+  const cases = fc
+    .uniqueArray(fc.record({ name: text, where: arbitraryCondition(context, fields, 1) }), {
+      minLength: 1,
+      maxLength: 3,
+      selector: (one) => one.name.toLowerCase(),
+    })
+    .map((all): Group => ({ field: [], cases: all }));
+  const byField = fc
+    .constantFrom(...fields.filter((field) => field.id !== "description"))
+    .chain((field): fc.Arbitrary<Group> => {
+      if (isDate(field))
+        return fc.constantFrom(...GRAINS).map((grain) => ({ field: [field.id], grain }));
+      if (typeOf(field).kept === "number" && !field.thing)
+        return fc
+          .uniqueArray(fc.integer({ min: 0, max: 400 }), { minLength: 1, maxLength: 5 })
+          .map((borders) => ({
+            field: [field.id],
+            ranges: borders.sort((a, b) => a - b).map(String),
+          }));
+      const values = fc.uniqueArray(arbitraryValue(field, context), {
+        minLength: 1,
+        maxLength: 4,
+        selector: (value) => JSON.stringify(value).toLowerCase(),
+      });
+      return fc
+        .record({
+          values,
+          fold: fc.boolean(),
+          without: fc.boolean(),
+          always: fc.boolean(),
+          top: fc.option(fc.integer({ min: 1, max: 9 }), { nil: undefined }),
+          name: text,
+        })
+        .map((g) => ({
+          field: [field.id],
+          ...(g.fold && g.values.length > 1 ? { folds: [{ name: g.name, values: g.values }] } : {}),
+          ...(g.top ? { top: { count: g.top } } : {}),
+          ...(g.without && g.values.length ? { without: [g.values[0]] } : {}),
+          ...(g.always && g.values.length ? { always: g.values } : {}),
+        }));
+    });
   return fc.oneof({ weight: 8, arbitrary: byField }, { weight: 1, arbitrary: cases });
 }
 
 /** Fields that some value can be named for. */
-export const namedFields = (context: AskContext): readonly Field[] => context.catalog.fieldsOf("items").filter((field) => !field.thing || context.catalog.names.list(field.thing).length > 0);
+export const namedFields = (context: AskContext): readonly Field[] =>
+  context.catalog
+    .fieldsOf("items")
+    .filter((field) => !field.thing || context.catalog.names.list(field.thing).length > 0);
 
 export function arbitraryReport(context: AskContext): fc.Arbitrary<Report> {
   const fields = namedFields(context);
   const condition = fc.option(arbitraryCondition(context, fields), { nil: undefined });
   const withShape = (report: Report, pick: number): Report => {
-    const fitting = SHAPE_IDS.filter((id) => whyNot(shapes[id], shapeInput(report, context.catalog)) === null);
-    return pick % 2 && fitting.length ? ({ ...report, shape: fitting[pick % fitting.length] } as Report) : report;
+    const fitting = SHAPE_IDS.filter(
+      (id) => whyNot(shapes[id], shapeInput(report, context.catalog)) === null,
+    );
+    return pick % 2 && fitting.length
+      ? ({ ...report, shape: fitting[pick % fitting.length] } as Report)
+      : report;
   };
-  const count = fc.record({ measures: fc.array(arbitraryMeasure(context, fields), { minLength: 1, maxLength: 2 }), where: condition, by: fc.array(arbitraryGroup(context, fields), { maxLength: 2 }), kind: fc.option(fc.constantFrom(1, 2, 3), { nil: undefined }), pick: fc.nat(99), period: arbitraryPeriod, split: fc.option(arbitraryGroup(context, fields), { nil: undefined }) }).map(({ where, kind, pick, period, split, ...rest }) => {
-    const report: CountReport = { kind: "count", subject: { id: "items", ...(kind ? { kind } : {}) }, ...rest, ...(where ? { where: where as CountReport["where"] } : {}), ...(split && rest.by.length ? { split } : {}) };
-    const dated = [...report.by, ...(report.split ? [report.split] : [])].filter((group) => (BUCKET_GRAINS as readonly string[]).includes(group.grain ?? ""));
-    const fits = dated.length === 1 && !hasTooManyBuckets(resolvePeriod(period, context.now, context.calendar), dated[0].grain as BucketGrain);
-    return withShape(fits && pick % 3 ? { ...report, period } : report, pick);
-  });
-  const paths = fc.uniqueArray(fc.constantFrom(...fields).map((field) => [field.id]), { maxLength: 4, selector: (path) => path[0] });
-  const list = fc.record({ where: condition, showing: paths, sorts: paths, pick: fc.nat(99), by: fc.option(arbitraryGroup(context, fields), { nil: undefined, freq: 2 }) }).map(({ where, showing, sorts, pick, by }) => withShape({ kind: "list", subject: { id: "items" }, showing, sorts: sorts.map((field, i) => ({ field, ...(i % 2 ? { descending: true as const } : {}) })), ...(where ? { where: where as ListReport["where"] } : {}), ...(by ? { by } : {}) }, pick));
-  const compared = fc.record({ report: count, compared: fc.constantFrom(...COMPARISONS) }).map(({ report, compared: before }) => ({ ...report, compared: before }) as Report);
-  return fc.oneof({ weight: 6, arbitrary: count as fc.Arbitrary<Report> }, { weight: 1, arbitrary: compared }, { weight: 2, arbitrary: list as fc.Arbitrary<Report> }, { weight: 2, arbitrary: arbitraryHistory(context) }).filter((report) => checkReport(report, context).length === 0 && conflictsIn(report, context).length === 0);
+  const count = fc
+    .record({
+      measures: fc.array(arbitraryMeasure(context, fields), { minLength: 1, maxLength: 2 }),
+      where: condition,
+      by: fc.array(arbitraryGroup(context, fields), { maxLength: 2 }),
+      kind: fc.option(fc.constantFrom(1, 2, 3), { nil: undefined }),
+      pick: fc.nat(99),
+      period: arbitraryPeriod,
+      split: fc.option(arbitraryGroup(context, fields), { nil: undefined }),
+    })
+    .map(({ where, kind, pick, period, split, ...rest }) => {
+      const report: CountReport = {
+        kind: "count",
+        subject: { id: "items", ...(kind ? { kind } : {}) },
+        ...rest,
+        ...(where ? { where: where as CountReport["where"] } : {}),
+        ...(split && rest.by.length ? { split } : {}),
+      };
+      const dated = [...report.by, ...(report.split ? [report.split] : [])].filter((group) =>
+        (BUCKET_GRAINS as readonly string[]).includes(group.grain ?? ""),
+      );
+      const fits =
+        dated.length === 1 &&
+        !hasTooManyBuckets(
+          resolvePeriod(period, context.now, context.calendar),
+          dated[0].grain as BucketGrain,
+        );
+      return withShape(fits && pick % 3 ? { ...report, period } : report, pick);
+    });
+  const paths = fc.uniqueArray(
+    fc.constantFrom(...fields).map((field) => [field.id]),
+    { maxLength: 4, selector: (path) => path[0] },
+  );
+  const list = fc
+    .record({
+      where: condition,
+      showing: paths,
+      sorts: paths,
+      pick: fc.nat(99),
+      by: fc.option(arbitraryGroup(context, fields), { nil: undefined, freq: 2 }),
+    })
+    .map(({ where, showing, sorts, pick, by }) =>
+      withShape(
+        {
+          kind: "list",
+          subject: { id: "items" },
+          showing,
+          sorts: sorts.map((field, i) => ({
+            field,
+            ...(i % 2 ? { descending: true as const } : {}),
+          })),
+          ...(where ? { where: where as ListReport["where"] } : {}),
+          ...(by ? { by } : {}),
+        },
+        pick,
+      ),
+    );
+  const compared = fc
+    .record({ report: count, compared: fc.constantFrom(...COMPARISONS) })
+    .map(({ report, compared: before }) => ({ ...report, compared: before }) as Report);
+  return fc
+    .oneof(
+      { weight: 6, arbitrary: count as fc.Arbitrary<Report> },
+      { weight: 1, arbitrary: compared },
+      { weight: 2, arbitrary: list as fc.Arbitrary<Report> },
+      { weight: 2, arbitrary: arbitraryHistory(context) },
+    )
+    .filter(
+      (report) =>
+        checkReport(report, context).length === 0 && conflictsIn(report, context).length === 0,
+    );
 }
 
-const day = fc.integer({ min: 0, max: 700 }).map((n) => new Date(Date.UTC(2025, 0, 1 + n)).toISOString().slice(0, 10));
+const day = fc
+  .integer({ min: 0, max: 700 })
+  .map((n) => new Date(Date.UTC(2025, 0, 1 + n)).toISOString().slice(0, 10));
 
 /** Levels, flows, bridges, burndowns and velocities of items. */
 export function arbitraryHistory(context: AskContext): fc.Arbitrary<Report> {
   const fields = namedFields(context);
   const where = fc.option(arbitraryCondition(context, fields, 1), { nil: undefined });
-  const shared = where.map((condition) => ({ subject: { id: "items" as const }, ...(condition ? { where: condition as CountReport["where"] } : {}) }));
-  const stretch = fc.record({ grain: fc.constantFrom(...BUCKET_GRAINS), period: arbitraryPeriod }).filter(({ grain, period }) => !hasTooManyBuckets(resolvePeriod(period, context.now, context.calendar), grain));
+  const shared = where.map((condition) => ({
+    subject: { id: "items" as const },
+    ...(condition ? { where: condition as CountReport["where"] } : {}),
+  }));
+  const stretch = fc
+    .record({ grain: fc.constantFrom(...BUCKET_GRAINS), period: arbitraryPeriod })
+    .filter(
+      ({ grain, period }) =>
+        !hasTooManyBuckets(resolvePeriod(period, context.now, context.calendar), grain),
+    );
   const unit = fc.constantFrom(...WORK_UNITS);
   const sprints = context.catalog.names.list("sprint").map((sprint) => sprint.id);
   const teams = context.catalog.names.list("team").map((team) => team.id);
   return fc.oneof(
     fc.tuple(shared, stretch).map(([base, at]): Report => ({ kind: "level", ...base, ...at })),
-    fc.tuple(shared, stretch, arbitraryGroup(context, fields.filter((field) => field.tracked && field.thing))).map(([base, at, split]): Report => ({ kind: "level", ...base, ...at, split })),
-    fc.tuple(shared, stretch, fc.constantFrom("arrivals" as const, "departures" as const, "both" as const), fc.boolean(), fc.subarray([...BESIDES])).map(([base, at, which, isRunning, said]): Report => {
-      const beside = said.filter((one) => one === "level" || which === "both");
-      return { kind: "crossings", which, ...base, ...at, ...(isRunning ? { runningTotal: true } : {}), ...(beside.length ? { beside } : {}) };
-    }),
-    fc.tuple(shared, day, day).map(([base, one, other]): Report => ({ kind: "bridge", ...base, from: one < other ? one : other, to: one < other ? other : one })),
-    fc.tuple(fc.constantFrom(...sprints), unit).map(([sprint, work]): Report => ({ kind: "burndown", subject: { id: "items" }, of: { kind: "sprint", sprint }, unit: work })),
-    fc.tuple(fc.constantFrom(...teams), unit, fc.integer({ min: 1, max: 9 })).map(([team, work, last]): Report => ({ kind: "velocity", subject: { id: "items" }, team, unit: work, last })),
+    fc
+      .tuple(
+        shared,
+        stretch,
+        arbitraryGroup(
+          context,
+          fields.filter((field) => field.tracked && field.thing),
+        ),
+      )
+      .map(([base, at, split]): Report => ({ kind: "level", ...base, ...at, split })),
+    fc
+      .tuple(
+        shared,
+        stretch,
+        fc.constantFrom("arrivals" as const, "departures" as const, "both" as const),
+        fc.boolean(),
+        fc.subarray([...BESIDES]),
+      )
+      .map(([base, at, which, isRunning, said]): Report => {
+        const beside = said.filter((one) => one === "level" || which === "both");
+        return {
+          kind: "crossings",
+          which,
+          ...base,
+          ...at,
+          ...(isRunning ? { runningTotal: true } : {}),
+          ...(beside.length ? { beside } : {}),
+        };
+      }),
+    fc
+      .tuple(shared, day, day)
+      .map(([base, one, other]): Report => ({
+        kind: "bridge",
+        ...base,
+        from: one < other ? one : other,
+        to: one < other ? other : one,
+      })),
+    fc
+      .tuple(fc.constantFrom(...sprints), unit)
+      .map(([sprint, work]): Report => ({
+        kind: "burndown",
+        subject: { id: "items" },
+        of: { kind: "sprint", sprint },
+        unit: work,
+      })),
+    fc
+      .tuple(fc.constantFrom(...teams), unit, fc.integer({ min: 1, max: 9 }))
+      .map(([team, work, last]): Report => ({
+        kind: "velocity",
+        subject: { id: "items" },
+        team,
+        unit: work,
+        last,
+      })),
   );
 }

@@ -1,5 +1,11 @@
 import { Client } from "pg";
-import { closeDatabase, migrate, newSession, openDatabase, type EntityManager } from "@/data/database";
+import {
+  closeDatabase,
+  migrate,
+  newSession,
+  openDatabase,
+  type EntityManager,
+} from "@/data/database";
 
 const server = (): string => {
   const url = process.env.TEST_DATABASE_SERVER;

@@ -6,7 +6,13 @@ import { deskOf, type Desk } from "@/server/viewer/viewpoint";
 
 /** The desk of somebody by login. */
 export async function deskFor(em: EntityManager, login: string, clock: Clock): Promise<Desk> {
-  const viewer = await withConnection(em, async (client) => loadViewer(client, (await client.query<{ id: number }>("SELECT id FROM people WHERE login = $1", [login])).rows[0].id));
+  const viewer = await withConnection(em, async (client) =>
+    loadViewer(
+      client,
+      (await client.query<{ id: number }>("SELECT id FROM people WHERE login = $1", [login]))
+        .rows[0].id,
+    ),
+  );
   return deskOf(em, viewer!, clock);
 }
 

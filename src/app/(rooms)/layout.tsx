@@ -9,7 +9,11 @@ export default async function Rooms({ children }: { children: ReactNode }) {
   const { em, desk } = await signedIn();
   const { viewer, workspace } = desk;
   return (
-    <Shell viewer={{ name: viewer.name, login: viewer.login, role: viewer.role }} workspace={workspace.name} pins={await listPins(em, viewer)}>
+    <Shell
+      viewer={{ name: viewer.name, login: viewer.login, role: viewer.role }}
+      workspace={workspace.name}
+      pins={await listPins(em, viewer)}
+    >
       {children}
     </Shell>
   );

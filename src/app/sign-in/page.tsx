@@ -5,10 +5,20 @@ import { SignIn } from "@/ui/signin";
 export const dynamic = "force-dynamic";
 export const metadata = { title: "Sign in" };
 
-export default async function SignInPage({ searchParams }: { searchParams: Promise<{ to?: string }> }) {
+export default async function SignInPage({
+  searchParams,
+}: {
+  searchParams: Promise<{ to?: string }>;
+}) {
   const em = await newSession();
   if (await needsFirstAdministrator(em)) redirect("/first");
   const workspace = await withConnection(em, loadWorkspace);
   const { to } = await searchParams;
-  return <SignIn workspace={workspace.name} demo={workspace.demo} to={to?.startsWith("/") && !to.startsWith("//") ? to : "/"} />;
+  return (
+    <SignIn
+      workspace={workspace.name}
+      demo={workspace.demo}
+      to={to?.startsWith("/") && !to.startsWith("//") ? to : "/"}
+    />
+  );
 }

@@ -7,7 +7,12 @@ import { inUnit, simpleHead } from "./measureHead";
 export interface DotsAnswer {
   /** How many records have a value, drawn or not. */
   readonly of: number;
-  readonly dots: readonly { readonly id: number; readonly key: string | null; readonly at: Instant; readonly value: string }[];
+  readonly dots: readonly {
+    readonly id: number;
+    readonly key: string | null;
+    readonly at: Instant;
+    readonly value: string;
+  }[];
 }
 
 export function dotsAnswer({ report, view, of, dots }: DotsParts): DotsAnswer {

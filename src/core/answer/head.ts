@@ -18,52 +18,101 @@ export interface Head {
 }
 
 /** What the key of a tier stands for. */
-export function headOf(key: Key, tier: Tier, view: Viewpoint, buckets: ReadonlyMap<Key, Bucket> | null): Head {
+export function headOf(
+  key: Key,
+  tier: Tier,
+  view: Viewpoint,
+  buckets: ReadonlyMap<Key, Bucket> | null,
+): Head {
   if (key === NONE) return { key, kind: "none", name: null, label: "not set", tone: null };
   if (key === REST) return { key, kind: "rest", name: null, label: "rest", tone: null };
   if (key.startsWith("f")) {
     const { name } = tier.group.folds![Number(key.slice(1))];
-    return { key, kind: "fold", name, label: name, tone: toneOf(firstOfFold(tier, Number(key.slice(1)), view), tier, view) };
+    return {
+      key,
+      kind: "fold",
+      name,
+      label: name,
+      tone: toneOf(firstOfFold(tier, Number(key.slice(1)), view), tier, view),
+    };
   }
   if (key.startsWith("c") && tier.group.cases) {
     const { name } = tier.group.cases[Number(key.slice(1))];
     return { key, kind: "case", name, label: name, tone: Number(key.slice(1)) };
   }
-  if (key.startsWith("g") && tier.group.ranges) return { key, kind: "range", name: rangeText(tier, Number(key.slice(1)), false), label: rangeText(tier, Number(key.slice(1)), true), tone: Number(key.slice(1)) };
+  if (key.startsWith("g") && tier.group.ranges)
+    return {
+      key,
+      kind: "range",
+      name: rangeText(tier, Number(key.slice(1)), false),
+      label: rangeText(tier, Number(key.slice(1)), true),
+      tone: Number(key.slice(1)),
+    };
   const value = key.slice(1);
   const bucket = tier.group.grain ? buckets?.get(key) : undefined;
-  return { key, kind: "value", ...namesOfValue(value, tier, view, bucket), tone: toneOf(value, tier, view), ...(tier.field.thing === "priority" ? { ranked: true as const } : {}), ...(bucket ? { bucket } : {}) };
+  return {
+    key,
+    kind: "value",
+    ...namesOfValue(value, tier, view, bucket),
+    tone: toneOf(value, tier, view),
+    ...(tier.field.thing === "priority" ? { ranked: true as const } : {}),
+    ...(bucket ? { bucket } : {}),
+  };
 }
 
 /** "under 2 d", "2 to 7 d", "7 d and over"; plain numbers for programs. */
 function rangeText({ group, field }: Tier, index: number, forPeople: boolean): string {
-  const unit = forPeople && field.type === "duration" ? ` ${{ minutes: "min", hours: "h", days: "d" }[field.unit ?? "minutes"]}` : "";
+  const unit =
+    forPeople && field.type === "duration"
+      ? ` ${{ minutes: "min", hours: "h", days: "d" }[field.unit ?? "minutes"]}`
+      : "";
   const number = (text: string) => (forPeople ? numberText(text) : text);
   const [from, to] = [group.ranges![index - 1], group.ranges![index]];
-  return from === undefined ? `under ${number(to)}${unit}` : to === undefined ? `${number(from)}${unit} and over` : `${number(from)} to ${number(to)}${unit}`;
+  return from === undefined
+    ? `under ${number(to)}${unit}`
+    : to === undefined
+      ? `${number(from)}${unit} and over`
+      : `${number(from)} to ${number(to)}${unit}`;
 }
 
 /** A value keeps its colour in every report: things and choices by their place, texts by their letters. */
 function toneOf(value: string, tier: Tier, view: Viewpoint): number {
   const { field, group } = tier;
   if (group.grain) return 0;
-  if (field.thing) return Math.min(view.catalog.names.orderOf(field.thing, Number(value)), 1_000_000);
+  if (field.thing)
+    return Math.min(view.catalog.names.orderOf(field.thing, Number(value)), 1_000_000);
   if (field.choices?.includes(value)) return field.choices.indexOf(value);
   return [...value].reduce((sum, letter) => (sum * 31 + letter.codePointAt(0)!) % 9973, 7);
 }
 
-function namesOfValue(value: string, tier: Tier, view: Viewpoint, bucket?: Bucket): { name: string; label: string } {
+function namesOfValue(
+  value: string,
+  tier: Tier,
+  view: Viewpoint,
+  bucket?: Bucket,
+): { name: string; label: string } {
   const { field, group } = tier;
-  if (group.grain === "weekday") return { name: WEEKDAYS[Number(value) - 1], label: WEEKDAYS[Number(value) - 1] };
+  if (group.grain === "weekday")
+    return { name: WEEKDAYS[Number(value) - 1], label: WEEKDAYS[Number(value) - 1] };
   if (group.grain === "hour") return { name: value, label: `${value.padStart(2, "0")}:00` };
   if (group.grain && isBucketGrain(group.grain)) {
     const whole = unitText(value, group.grain, view.calendar);
-    return { name: bucket?.from ?? value, label: bucket?.partial ? daysText(bucket.from, bucket.to) : whole };
+    return {
+      name: bucket?.from ?? value,
+      label: bucket?.partial ? daysText(bucket.from, bucket.to) : whole,
+    };
   }
   if (field.thing) {
     const thing = view.catalog.names.find(field.thing, Number(value));
-    return { name: thing?.name ?? value, label: thing ? view.catalog.names.printed(field.thing, thing) : value };
+    return {
+      name: thing?.name ?? value,
+      label: thing ? view.catalog.names.printed(field.thing, thing) : value,
+    };
   }
-  if (field.type === "yesNo") return { name: value === "true" ? "yes" : "no", label: value === "true" ? "yes" : "no" };
-  return { name: value, label: field.type === "text" || field.type === "choice" ? value : numberText(value) };
+  if (field.type === "yesNo")
+    return { name: value === "true" ? "yes" : "no", label: value === "true" ? "yes" : "no" };
+  return {
+    name: value,
+    label: field.type === "text" || field.type === "choice" ? value : numberText(value),
+  };
 }

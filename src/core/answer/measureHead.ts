@@ -23,34 +23,71 @@ export interface MeasureHead {
   readonly hasOwnRecords?: true;
 }
 
-export function measureHead({ measure, bottom }: Slot, report: Pick<CountReport, "subject" | "measures">, view: Viewpoint, index: number): MeasureHead {
+export function measureHead(
+  { measure, bottom }: Slot,
+  report: Pick<CountReport, "subject" | "measures">,
+  view: Viewpoint,
+  index: number,
+): MeasureHead {
   const given = report.measures[index];
   const named = given && "named" in given ? view.catalog.findMeasure(given.named) : undefined;
   const head = simpleHead(measure, report, view);
-  const extra = { ...(named ? { words: named.name, means: named.means } : {}), ...(measure.where || bottom !== undefined ? { hasOwnRecords: true as const } : {}) };
+  const extra = {
+    ...(named ? { words: named.name, means: named.means } : {}),
+    ...(measure.where || bottom !== undefined ? { hasOwnRecords: true as const } : {}),
+  };
   if (bottom === undefined || !measure.per) return { ...head, ...extra };
   const per = simpleHead(measure.per, report, view);
-  return { words: `${head.words} per ${per.words}`, unit: head.unit === per.unit ? null : head.unit, additive: false, isDate: false, isRatio: true, ...extra };
+  return {
+    words: `${head.words} per ${per.words}`,
+    unit: head.unit === per.unit ? null : head.unit,
+    additive: false,
+    isDate: false,
+    isRatio: true,
+    ...extra,
+  };
 }
 
 /** The same of a measure that is no ratio. */
-export function simpleHead(measure: SimpleMeasure, report: Pick<CountReport, "subject">, view: Viewpoint): MeasureHead {
+export function simpleHead(
+  measure: SimpleMeasure,
+  report: Pick<CountReport, "subject">,
+  view: Viewpoint,
+): MeasureHead {
   const kind = measures[measure.measure];
-  const own = measure.where ? ` where ${conditionText(measure.where, view.catalog, report.subject.id)}` : "";
+  const own = measure.where
+    ? ` where ${conditionText(measure.where, view.catalog, report.subject.id)}`
+    : "";
   const path = measure.field && view.catalog.findPath(report.subject.id, measure.field);
   if (!path) return { words: kind.words + own, unit: null, additive: kind.additive, isDate: false };
   const field = lastOf(path);
   const plain = "plain" in kind && kind.plain;
-  const unit = field.type === "duration" && !plain ? (measure.unit ?? field.unit ?? "minutes") : null;
-  return { words: `${kind.words} ${pathWords(path)}${unit ? ` in ${measure.working ? "working " : ""}${unit}` : ""}${own}`, unit, ...(measure.working ? { working: true as const } : {}), additive: kind.additive, isDate: !plain && (field.type === "date" || field.type === "instant") };
+  const unit =
+    field.type === "duration" && !plain ? (measure.unit ?? field.unit ?? "minutes") : null;
+  return {
+    words: `${kind.words} ${pathWords(path)}${unit ? ` in ${measure.working ? "working " : ""}${unit}` : ""}${own}`,
+    unit,
+    ...(measure.working ? { working: true as const } : {}),
+    additive: kind.additive,
+    isDate: !plain && (field.type === "date" || field.type === "instant"),
+  };
 }
 
 /** Durations are kept in minutes and told in the unit asked for; instants in one ISO form. */
-export function inUnit(value: string, { unit, working, isDate }: MeasureHead, view: Viewpoint): string {
+export function inUnit(
+  value: string,
+  { unit, working, isDate }: MeasureHead,
+  view: Viewpoint,
+): string {
   if (isDate) {
     const instant = parseInstant(value.replace(" ", "T").replace(/([+-]\d\d)$/, "$1:00"));
     return instant === null ? value : instantText(instant);
   }
-  const minutes = unit === null ? 1 : unit === "days" && working ? workingDayMinutes(view.calendar) : MINUTES_IN[unit];
+  const minutes =
+    unit === null
+      ? 1
+      : unit === "days" && working
+        ? workingDayMinutes(view.calendar)
+        : MINUTES_IN[unit];
   return minutes === 1 ? new Exact(value).toFixed() : new Exact(value).div(minutes).toFixed();
 }

@@ -15,18 +15,32 @@ export function largestRemainders(values: readonly string[], decimals: number): 
   const units = shares.map((share) => share.floor());
   const missing = whole.minus(units.reduce((sum, unit) => sum.plus(unit), new Exact(0))).toNumber();
   const byRemainder = shares
-    .map((share, index) => ({ index, remainder: remainderOf(exact[index], whole, base, share.floor()) }))
+    .map((share, index) => ({
+      index,
+      remainder: remainderOf(exact[index], whole, base, share.floor()),
+    }))
     .sort((a, b) => b.remainder.cmp(a.remainder) || a.index - b.index);
   for (const { index } of byRemainder.slice(0, missing)) units[index] = units[index].plus(1);
   return units.map((unit) => unit.div(new Exact(10).pow(decimals)).toFixed(decimals));
 }
 
 /** value * whole - floor * base: the remainder without a division, so that equal ones are exactly equal. */
-const remainderOf = (value: Exact, whole: Exact, base: Exact, floor: Exact): Exact => value.times(whole).minus(floor.times(base));
+const remainderOf = (value: Exact, whole: Exact, base: Exact, floor: Exact): Exact =>
+  value.times(whole).minus(floor.times(base));
 
 /** Each share rounded half up for itself: for parts that share records, which need not add up. */
-export function roundedShares(values: readonly string[], base: string, decimals: number): string[] | null {
+export function roundedShares(
+  values: readonly string[],
+  base: string,
+  decimals: number,
+): string[] | null {
   const whole = new Exact(base);
   if (whole.lte(0) || values.some((value) => new Exact(value).lt(0))) return null;
-  return values.map((value) => new Exact(value).times(100).div(whole).toDecimalPlaces(decimals, Exact.ROUND_HALF_UP).toFixed(decimals));
+  return values.map((value) =>
+    new Exact(value)
+      .times(100)
+      .div(whole)
+      .toDecimalPlaces(decimals, Exact.ROUND_HALF_UP)
+      .toFixed(decimals),
+  );
 }

@@ -8,7 +8,8 @@ export function editDistance(a: string, b: string, limit = 8): number {
     for (let j = 1; j <= b.length; j += 1) {
       const cost = a[i - 1] === b[j - 1] ? 0 : 1;
       row[j] = Math.min(last[j] + 1, row[j - 1] + 1, last[j - 1] + cost);
-      if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1]) row[j] = Math.min(row[j], before[j - 2] + 1);
+      if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1])
+        row[j] = Math.min(row[j], before[j - 2] + 1);
     }
     before = last;
     last = row;
@@ -26,11 +27,16 @@ export function nearest(word: string, words: Iterable<string>, most = 3): string
   const found: { word: string; distance: number }[] = [];
   for (const candidate of new Set(words)) {
     const lower = candidate.toLowerCase();
-    const distance = typed.length > 1 && lower.startsWith(typed) ? 1 : editDistance(typed, lower, allowed);
-    if (distance <= allowed && distance < Math.max(typed.length, 2)) found.push({ word: candidate, distance });
+    const distance =
+      typed.length > 1 && lower.startsWith(typed) ? 1 : editDistance(typed, lower, allowed);
+    if (distance <= allowed && distance < Math.max(typed.length, 2))
+      found.push({ word: candidate, distance });
   }
   return found
-    .sort((a, b) => a.distance - b.distance || a.word.length - b.word.length || (a.word < b.word ? -1 : 1))
+    .sort(
+      (a, b) =>
+        a.distance - b.distance || a.word.length - b.word.length || (a.word < b.word ? -1 : 1),
+    )
     .slice(0, most)
     .map((near) => near.word);
 }

@@ -1,7 +1,12 @@
 import { Decimal } from "decimal.js";
 
 /** Exact decimals as texts ("57.5"); 40 digits carry every quotient we show. */
-export const Exact = Decimal.clone({ precision: 40, rounding: Decimal.ROUND_HALF_EVEN, toExpNeg: -30, toExpPos: 40 });
+export const Exact = Decimal.clone({
+  precision: 40,
+  rounding: Decimal.ROUND_HALF_EVEN,
+  toExpNeg: -30,
+  toExpPos: 40,
+});
 export type Exact = Decimal;
 
 /** Plain decimal text with at most `places` places, rounded half to even; no exponent, no trailing zeros. */

@@ -13,7 +13,9 @@ export interface Problem {
   readonly path?: string;
 }
 
-export type Result<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
+export type Result<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
 
 export const fine = <T>(value: T): Result<T> => ({ ok: true, value });
 export const refused = (...problems: Problem[]): Result<never> => ({ ok: false, problems });

@@ -2,6 +2,22 @@ export * from "./calendar";
 export * from "./model";
 export * from "./cells";
 export * from "./customFields";
-export { itemsNamedIn, readBundle, lineOf, type Known, type RawBundle, type ReadBundle, type ReadRow, type CustomColumn } from "./readBundle";
-export { settleItem, sameValue, type BundleMove, type StoredItem, type Settled, type Unsettled } from "./settle";
+export {
+  itemsNamedIn,
+  readBundle,
+  lineOf,
+  type Known,
+  type RawBundle,
+  type ReadBundle,
+  type ReadRow,
+  type CustomColumn,
+} from "./readBundle";
+export {
+  settleItem,
+  sameValue,
+  type BundleMove,
+  type StoredItem,
+  type Settled,
+  type Unsettled,
+} from "./settle";
 export { guessStage } from "./guess";

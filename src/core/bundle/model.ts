@@ -1,8 +1,33 @@
 /** What a cell of a bundle holds. A bare date in an `end` is the end of that local day, in an `instant` its start. */
-export type CellKind = "text" | "number" | "day" | "instant" | "end" | "yesNo" | "month" | "stage" | "role" | "clock" | "target" | "list" | { readonly ref: RefType } | { readonly refs: RefType };
+export type CellKind =
+  | "text"
+  | "number"
+  | "day"
+  | "instant"
+  | "end"
+  | "yesNo"
+  | "month"
+  | "stage"
+  | "role"
+  | "clock"
+  | "target"
+  | "list"
+  | { readonly ref: RefType }
+  | { readonly refs: RefType };
 
 /** What cells name; each has a file of its own. */
-export type RefType = "status" | "kind" | "priority" | "person" | "team" | "service" | "asset" | "project" | "sprint" | "release" | "item";
+export type RefType =
+  | "status"
+  | "kind"
+  | "priority"
+  | "person"
+  | "team"
+  | "service"
+  | "asset"
+  | "project"
+  | "sprint"
+  | "release"
+  | "item";
 
 export interface Column {
   readonly name: string;
@@ -24,43 +49,256 @@ const must = (name: string, kind: CellKind = "text"): Column => ({ name, kind, r
 const of = (name: string, kind: CellKind): Column => ({ name, kind });
 const ref = (name: string, type: RefType): Column => ({ name, kind: { ref: type } });
 const refs = (name: string, type: RefType): Column => ({ name, kind: { refs: type } });
-const mustRef = (name: string, type: RefType): Column => ({ name, kind: { ref: type }, required: true });
+const mustRef = (name: string, type: RefType): Column => ({
+  name,
+  kind: { ref: type },
+  required: true,
+});
 
 /** The files of a bundle, in the order in which they are read: what is named comes before what names it. */
 export const TABLES = {
   workspace: { file: "workspace", key: ["setting"], columns: [must("setting"), text("value")] },
   holidays: { file: "holidays", key: ["date"], columns: [must("date", "day"), text("name")] },
-  statuses: { file: "statuses", key: ["status"], names: "status", columns: [must("status"), must("stage", "stage"), of("position", "number"), of("paused", "yesNo"), text("workflow")] },
-  kinds: { file: "kinds", key: ["kind"], names: "kind", columns: [must("kind"), text("plural"), text("workflow")] },
-  priorities: { file: "priorities", key: ["priority"], names: "priority", columns: [must("priority"), of("rank", "number"), of("response_target", "target"), of("resolution_target", "target"), of("clock", "clock")] },
-  teams: { file: "teams", key: ["team"], names: "team", columns: [must("team"), ref("manager", "person")] },
-  people: { file: "people", key: ["login"], names: "person", columns: [must("login"), text("name"), text("email"), refs("team", "team"), of("role", "role"), of("active", "yesNo"), text("client"), of("capacity_minutes_a_day", "number")] },
-  services: { file: "services", key: ["service"], names: "service", columns: [must("service"), ref("owner team", "team")] },
-  assets: { file: "assets", key: ["asset"], names: "asset", columns: [must("asset"), text("type"), text("location"), ref("service", "service")] },
-  projects: { file: "projects", key: ["project"], names: "project", columns: [must("project"), text("type"), text("portfolio"), text("client"), ref("manager", "person"), of("starts_on", "day"), of("ends_on", "day"), of("budget", "number"), refs("teams", "team")] },
-  progress: { file: "progress", key: ["project", "on"], columns: [mustRef("project", "project"), must("on", "day"), of("planned_percent", "number"), of("actual_percent", "number")] },
-  sprints: { file: "sprints", key: ["sprint"], names: "sprint", columns: [must("sprint"), ref("team", "team"), ref("project", "project"), of("starts_at", "instant"), of("ends_at", "end"), of("closed_at", "end")] },
-  releases: { file: "releases", key: ["release"], names: "release", columns: [must("release"), ref("project", "project"), of("starts_on", "day"), of("due_on", "day"), of("released_on", "day")] },
-  fields: { file: "fields", key: ["field"], columns: [must("field"), must("type"), of("choices", "list")] },
+  statuses: {
+    file: "statuses",
+    key: ["status"],
+    names: "status",
+    columns: [
+      must("status"),
+      must("stage", "stage"),
+      of("position", "number"),
+      of("paused", "yesNo"),
+      text("workflow"),
+    ],
+  },
+  kinds: {
+    file: "kinds",
+    key: ["kind"],
+    names: "kind",
+    columns: [must("kind"), text("plural"), text("workflow")],
+  },
+  priorities: {
+    file: "priorities",
+    key: ["priority"],
+    names: "priority",
+    columns: [
+      must("priority"),
+      of("rank", "number"),
+      of("response_target", "target"),
+      of("resolution_target", "target"),
+      of("clock", "clock"),
+    ],
+  },
+  teams: {
+    file: "teams",
+    key: ["team"],
+    names: "team",
+    columns: [must("team"), ref("manager", "person")],
+  },
+  people: {
+    file: "people",
+    key: ["login"],
+    names: "person",
+    columns: [
+      must("login"),
+      text("name"),
+      text("email"),
+      refs("team", "team"),
+      of("role", "role"),
+      of("active", "yesNo"),
+      text("client"),
+      of("capacity_minutes_a_day", "number"),
+    ],
+  },
+  services: {
+    file: "services",
+    key: ["service"],
+    names: "service",
+    columns: [must("service"), ref("owner team", "team")],
+  },
+  assets: {
+    file: "assets",
+    key: ["asset"],
+    names: "asset",
+    columns: [must("asset"), text("type"), text("location"), ref("service", "service")],
+  },
+  projects: {
+    file: "projects",
+    key: ["project"],
+    names: "project",
+    columns: [
+      must("project"),
+      text("type"),
+      text("portfolio"),
+      text("client"),
+      ref("manager", "person"),
+      of("starts_on", "day"),
+      of("ends_on", "day"),
+      of("budget", "number"),
+      refs("teams", "team"),
+    ],
+  },
+  progress: {
+    file: "progress",
+    key: ["project", "on"],
+    columns: [
+      mustRef("project", "project"),
+      must("on", "day"),
+      of("planned_percent", "number"),
+      of("actual_percent", "number"),
+    ],
+  },
+  sprints: {
+    file: "sprints",
+    key: ["sprint"],
+    names: "sprint",
+    columns: [
+      must("sprint"),
+      ref("team", "team"),
+      ref("project", "project"),
+      of("starts_at", "instant"),
+      of("ends_at", "end"),
+      of("closed_at", "end"),
+    ],
+  },
+  releases: {
+    file: "releases",
+    key: ["release"],
+    names: "release",
+    columns: [
+      must("release"),
+      ref("project", "project"),
+      of("starts_on", "day"),
+      of("due_on", "day"),
+      of("released_on", "day"),
+    ],
+  },
+  fields: {
+    file: "fields",
+    key: ["field"],
+    columns: [must("field"), must("type"), of("choices", "list")],
+  },
   items: {
     file: "items",
     key: ["key"],
     names: "item",
     columns: [
-      must("key"), ref("kind", "kind"), text("title"), text("description"), ref("project", "project"), ref("status", "status"), ref("priority", "priority"), ref("assignee", "person"), ref("raised_by", "person"), ref("team", "team"),
-      ref("service", "service"), ref("asset", "asset"), ref("sprint", "sprint"), ref("release", "release"), ref("parent", "item"), of("points", "number"), of("estimate_minutes", "number"), of("remaining_minutes", "number"), text("category"),
-      must("created_at", "instant"), of("due_at", "end"), of("deleted_at", "instant"), of("tags", "list"), refs("followers", "person"),
+      must("key"),
+      ref("kind", "kind"),
+      text("title"),
+      text("description"),
+      ref("project", "project"),
+      ref("status", "status"),
+      ref("priority", "priority"),
+      ref("assignee", "person"),
+      ref("raised_by", "person"),
+      ref("team", "team"),
+      ref("service", "service"),
+      ref("asset", "asset"),
+      ref("sprint", "sprint"),
+      ref("release", "release"),
+      ref("parent", "item"),
+      of("points", "number"),
+      of("estimate_minutes", "number"),
+      of("remaining_minutes", "number"),
+      text("category"),
+      must("created_at", "instant"),
+      of("due_at", "end"),
+      of("deleted_at", "instant"),
+      of("tags", "list"),
+      refs("followers", "person"),
     ],
   },
-  moves: { file: "moves", key: [], columns: [mustRef("key", "item"), must("at", "instant"), must("field"), text("from"), text("to"), ref("by", "person")] },
-  links: { file: "links", key: ["from_key", "link", "to_key"], columns: [mustRef("from_key", "item"), must("link"), mustRef("to_key", "item")] },
-  comments: { file: "comments", key: [], columns: [mustRef("key", "item"), must("at", "instant"), ref("by", "person"), of("internal", "yesNo"), text("text")] },
-  time_entries: { file: "time_entries", key: [], columns: [ref("key", "item"), ref("project", "project"), ref("person", "person"), must("on", "day"), must("minutes", "number"), of("billable", "yesNo"), of("rate", "number")] },
-  cost_entries: { file: "cost_entries", key: [], columns: [mustRef("project", "project"), must("on", "day"), text("category"), must("amount", "number"), text("note")] },
-  planned_costs: { file: "planned_costs", key: [], columns: [mustRef("project", "project"), must("month", "month"), text("category"), must("amount", "number")] },
-  billings: { file: "billings", key: [], columns: [mustRef("project", "project"), must("on", "day"), must("amount", "number")] },
-  milestones: { file: "milestones", key: ["project", "milestone"], columns: [mustRef("project", "project"), must("milestone"), of("due_on", "day"), of("reached_on", "day")] },
-  weekly_words: { file: "weekly_words", key: ["project", "person", "week"], columns: [mustRef("project", "project"), ref("person", "person"), must("week"), text("health"), text("done"), text("next"), text("worry")] },
+  moves: {
+    file: "moves",
+    key: [],
+    columns: [
+      mustRef("key", "item"),
+      must("at", "instant"),
+      must("field"),
+      text("from"),
+      text("to"),
+      ref("by", "person"),
+    ],
+  },
+  links: {
+    file: "links",
+    key: ["from_key", "link", "to_key"],
+    columns: [mustRef("from_key", "item"), must("link"), mustRef("to_key", "item")],
+  },
+  comments: {
+    file: "comments",
+    key: [],
+    columns: [
+      mustRef("key", "item"),
+      must("at", "instant"),
+      ref("by", "person"),
+      of("internal", "yesNo"),
+      text("text"),
+    ],
+  },
+  time_entries: {
+    file: "time_entries",
+    key: [],
+    columns: [
+      ref("key", "item"),
+      ref("project", "project"),
+      ref("person", "person"),
+      must("on", "day"),
+      must("minutes", "number"),
+      of("billable", "yesNo"),
+      of("rate", "number"),
+    ],
+  },
+  cost_entries: {
+    file: "cost_entries",
+    key: [],
+    columns: [
+      mustRef("project", "project"),
+      must("on", "day"),
+      text("category"),
+      must("amount", "number"),
+      text("note"),
+    ],
+  },
+  planned_costs: {
+    file: "planned_costs",
+    key: [],
+    columns: [
+      mustRef("project", "project"),
+      must("month", "month"),
+      text("category"),
+      must("amount", "number"),
+    ],
+  },
+  billings: {
+    file: "billings",
+    key: [],
+    columns: [mustRef("project", "project"), must("on", "day"), must("amount", "number")],
+  },
+  milestones: {
+    file: "milestones",
+    key: ["project", "milestone"],
+    columns: [
+      mustRef("project", "project"),
+      must("milestone"),
+      of("due_on", "day"),
+      of("reached_on", "day"),
+    ],
+  },
+  weekly_words: {
+    file: "weekly_words",
+    key: ["project", "person", "week"],
+    columns: [
+      mustRef("project", "project"),
+      ref("person", "person"),
+      must("week"),
+      text("health"),
+      text("done"),
+      text("next"),
+      text("worry"),
+    ],
+  },
 } as const satisfies Record<string, Table>;
 
 export type TableId = keyof typeof TABLES;
@@ -69,8 +307,16 @@ export const columnsOf = (id: TableId): readonly Column[] => TABLES[id].columns;
 
 /** The tracked fields by the name of their column, as moves.csv writes them. */
 export const MOVED_COLUMNS = {
-  status: "status", priority: "priority", assignee: "assignee", team: "team", project: "project", service: "service", sprint: "sprint",
-  points: "points", remaining_minutes: "remaining estimate", due_at: "due",
+  status: "status",
+  priority: "priority",
+  assignee: "assignee",
+  team: "team",
+  project: "project",
+  service: "service",
+  sprint: "sprint",
+  points: "points",
+  remaining_minutes: "remaining estimate",
+  due_at: "due",
 } as const;
 
 /** One row of a file as it came: its cells by column, and its line (the header is line 1). */

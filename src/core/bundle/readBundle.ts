@@ -4,7 +4,18 @@ import { isZone, type WorkCalendar } from "../time";
 import { readCalendar } from "./calendar";
 import { readCell, type CellValue } from "./cells";
 import { proposeType, readFieldType, type CustomType } from "./customFields";
-import { columnsOf, MOVED_COLUMNS, TABLE_IDS, TABLES, type CellKind, type RawTable, type RefType, type Refusal, type Table, type TableId } from "./model";
+import {
+  columnsOf,
+  MOVED_COLUMNS,
+  TABLE_IDS,
+  TABLES,
+  type CellKind,
+  type RawTable,
+  type RefType,
+  type Refusal,
+  type Table,
+  type TableId,
+} from "./model";
 
 /** A row that was read. `index` is its place in the file. */
 export interface ReadRow {
@@ -47,7 +58,9 @@ export function itemsNamedIn(raw: RawBundle): readonly string[] {
   for (const id of TABLE_IDS) {
     const table: Table = TABLES[id];
     for (const { name, kind } of table.columns) {
-      const isItem = (table.names === "item" && table.key.includes(name)) || (typeof kind === "object" && "ref" in kind && kind.ref === "item");
+      const isItem =
+        (table.names === "item" && table.key.includes(name)) ||
+        (typeof kind === "object" && "ref" in kind && kind.ref === "item");
       const place = isItem ? (raw[id]?.columns.indexOf(name) ?? -1) : -1;
       if (place >= 0) for (const row of raw[id]!.rows) if (row[place]) named.add(row[place]);
     }
@@ -72,7 +85,9 @@ class Reader {
     private readonly raw: RawBundle,
     private readonly known: Known,
   ) {
-    this.names = Object.fromEntries(Object.entries(known.names).map(([type, set]) => [type, new Set(set)])) as { [T in RefType]: Set<string> };
+    this.names = Object.fromEntries(
+      Object.entries(known.names).map(([type, set]) => [type, new Set(set)]),
+    ) as { [T in RefType]: Set<string> };
     this.calendar = readCalendar(known.settings, known.holidays);
     this.customFields = [...known.customFields];
   }
@@ -85,8 +100,16 @@ class Reader {
       if (raw) this.readTable(id, raw);
       if (id === "holidays") this.settleCalendar();
     }
-    const met = Object.fromEntries((Object.keys(this.names) as RefType[]).map((type) => [type, [...(this.met.get(type) ?? [])]])) as { [T in RefType]: string[] };
-    return { rows: this.rows, refused: this.refused, customFields: this.customFields, met, calendar: this.calendar };
+    const met = Object.fromEntries(
+      (Object.keys(this.names) as RefType[]).map((type) => [type, [...(this.met.get(type) ?? [])]]),
+    ) as { [T in RefType]: string[] };
+    return {
+      rows: this.rows,
+      refused: this.refused,
+      customFields: this.customFields,
+      met,
+      calendar: this.calendar,
+    };
   }
 
   /** Names of a file are known to all rows, also those before it. */
@@ -101,8 +124,12 @@ class Reader {
 
   private settleCalendar(): void {
     const settings = { ...this.known.settings };
-    for (const { values } of this.rows.workspace ?? []) settings[values.setting as string] = (values.value as string | null) ?? "";
-    this.calendar = readCalendar(settings, [...this.known.holidays, ...(this.rows.holidays ?? []).map((row) => row.values.date as string)]);
+    for (const { values } of this.rows.workspace ?? [])
+      settings[values.setting as string] = (values.value as string | null) ?? "";
+    this.calendar = readCalendar(settings, [
+      ...this.known.holidays,
+      ...(this.rows.holidays ?? []).map((row) => row.values.date as string),
+    ]);
   }
 
   private readTable(id: TableId, raw: RawTable): void {
@@ -114,9 +141,15 @@ class Reader {
     const seen = new Set<string>();
     raw.rows.forEach((row, index) => {
       const beyond = row.length > columns.length;
-      const refuse = (column: string, reason: string) => void this.refused.push({ table: id, line: lineOf(raw, index), column, reason, row });
-      if (beyond) return refuse(columns[columns.length - 1]?.name ?? "", "the row has more cells than the header");
-      if (missing.length) return refuse(missing[0].name, `the column ${missing[0].name} is missing`);
+      const refuse = (column: string, reason: string) =>
+        void this.refused.push({ table: id, line: lineOf(raw, index), column, reason, row });
+      if (beyond)
+        return refuse(
+          columns[columns.length - 1]?.name ?? "",
+          "the row has more cells than the header",
+        );
+      if (missing.length)
+        return refuse(missing[0].name, `the column ${missing[0].name} is missing`);
       const values: Record<string, CellValue> = {};
       for (let place = 0; place < columns.length; place += 1) {
         const column = columns[place];
@@ -133,7 +166,11 @@ class Reader {
       if (wrong) return refuse(wrong.column, wrong.reason);
       if (table.key.length) {
         const key = JSON.stringify(table.key.map((name) => values[name] ?? null));
-        if (seen.has(key)) return refuse(table.key[0], `${table.key.map((name) => String(values[name] ?? "")).join(", ")} stands here twice`);
+        if (seen.has(key))
+          return refuse(
+            table.key[0],
+            `${table.key.map((name) => String(values[name] ?? "")).join(", ")} stands here twice`,
+          );
         seen.add(key);
       }
       read.push({ index, values });
@@ -141,10 +178,14 @@ class Reader {
   }
 
   /** How a column is read: as the model says, as a move's value, or as a custom field; undefined for what a file has beyond that. */
-  private columnOf(id: TableId, name: string): { name: string; kind: CellKind; required?: true } | undefined {
+  private columnOf(
+    id: TableId,
+    name: string,
+  ): { name: string; kind: CellKind; required?: true } | undefined {
     const known = columnsOf(id).find((column) => column.name === name);
     if (known) return known;
-    const custom = id === "items" ? this.customFields.find((field) => field.name === name) : undefined;
+    const custom =
+      id === "items" ? this.customFields.find((field) => field.name === name) : undefined;
     return custom && { name: `custom:${custom.name}`, kind: customKind(custom) };
   }
 
@@ -165,29 +206,53 @@ class Reader {
     return TABLE_IDS.some((id) => (TABLES[id] as Table).names === type && this.raw[id]);
   }
 
-  private wrongTogether(id: TableId, values: Record<string, CellValue>): { column: string; reason: string } | null {
-    if (id === "workspace") return wrongSetting(values.setting as string, values.value as string | null);
+  private wrongTogether(
+    id: TableId,
+    values: Record<string, CellValue>,
+  ): { column: string; reason: string } | null {
+    if (id === "workspace")
+      return wrongSetting(values.setting as string, values.value as string | null);
     if (id === "fields") return this.wrongField(values);
     if (id === "moves") return this.wrongMove(values);
     if (id === "projects" || id === "sprints" || id === "releases") {
-      const [from, to] = id === "projects" ? ["starts_on", "ends_on"] : id === "sprints" ? ["starts_at", "ends_at"] : ["starts_on", "due_on"];
-      if (values[from] != null && values[to] != null && values[to]! < values[from]!) return { column: to, reason: `${to} is before ${from}` };
+      const [from, to] =
+        id === "projects"
+          ? ["starts_on", "ends_on"]
+          : id === "sprints"
+            ? ["starts_at", "ends_at"]
+            : ["starts_on", "due_on"];
+      if (values[from] != null && values[to] != null && values[to]! < values[from]!)
+        return { column: to, reason: `${to} is before ${from}` };
     }
-    if (id === "items" && values.deleted_at != null && (values.deleted_at as number) < (values.created_at as number)) return { column: "deleted_at", reason: "it is deleted before it was created" };
+    if (
+      id === "items" &&
+      values.deleted_at != null &&
+      (values.deleted_at as number) < (values.created_at as number)
+    )
+      return { column: "deleted_at", reason: "it is deleted before it was created" };
     return null;
   }
 
   private wrongField(values: Record<string, CellValue>): { column: string; reason: string } | null {
-    if (!readFieldType(values.type as string)) return { column: "type", reason: `"${String(values.type)}" is not a type of field` };
+    if (!readFieldType(values.type as string))
+      return { column: "type", reason: `"${String(values.type)}" is not a type of field` };
     const name = folded(values.field as string);
-    const taken = itemFields.some((field) => folded(field.words) === name) || columnsOf("items").some((column) => folded(column.name) === name);
-    return taken ? { column: "field", reason: `"${String(values.field)}" is the name of a field that every item has` } : null;
+    const taken =
+      itemFields.some((field) => folded(field.words) === name) ||
+      columnsOf("items").some((column) => folded(column.name) === name);
+    return taken
+      ? {
+          column: "field",
+          reason: `"${String(values.field)}" is the name of a field that every item has`,
+        }
+      : null;
   }
 
   /** The values of a move are read as the field's column in items.csv. */
   private wrongMove(values: Record<string, CellValue>): { column: string; reason: string } | null {
     const field = values.field as string;
-    if (!(field in MOVED_COLUMNS)) return { column: "field", reason: `"${field}" is not a field whose moves are kept` };
+    if (!(field in MOVED_COLUMNS))
+      return { column: "field", reason: `"${field}" is not a field whose moves are kept` };
     const { kind } = columnsOf("items").find((column) => column.name === field)!;
     for (const side of ["from", "to"]) {
       const cell = readCell((values[side] as string | null) ?? "", kind, this.calendar.zone);
@@ -203,14 +268,30 @@ class Reader {
   private findCustomColumns(): void {
     for (const { values } of this.rows.fields ?? []) {
       const { type, many } = readFieldType(values.type as string)!;
-      const field = { name: values.field as string, type, many, choices: values.choices as string[] };
-      this.customFields = [...this.customFields.filter((known) => known.name !== field.name), field];
+      const field = {
+        name: values.field as string,
+        type,
+        many,
+        choices: values.choices as string[],
+      };
+      this.customFields = [
+        ...this.customFields.filter((known) => known.name !== field.name),
+        field,
+      ];
     }
     const raw = this.raw.items;
     raw?.columns.forEach((name, place) => {
-      if (name === "" || columnsOf("items").some((column) => column.name === name) || this.customFields.some((field) => field.name === name)) return;
+      if (
+        name === "" ||
+        columnsOf("items").some((column) => column.name === name) ||
+        this.customFields.some((field) => field.name === name)
+      )
+        return;
       if (itemFields.some((field) => folded(field.words) === folded(name))) return;
-      this.customFields = [...this.customFields, { name, ...proposeType(raw.rows.map((row) => row[place] ?? "")) }];
+      this.customFields = [
+        ...this.customFields,
+        { name, ...proposeType(raw.rows.map((row) => row[place] ?? "")) },
+      ];
     });
   }
 }
@@ -218,20 +299,36 @@ class Reader {
 function customKind(field: CustomColumn): CellKind {
   if (field.type === "thing") return field.many ? { refs: "person" } : { ref: "person" };
   if (field.many) return "list";
-  return field.type === "date" ? "day" : field.type === "yesNo" ? "yesNo" : field.type === "text" || field.type === "choice" ? "text" : "number";
+  return field.type === "date"
+    ? "day"
+    : field.type === "yesNo"
+      ? "yesNo"
+      : field.type === "text" || field.type === "choice"
+        ? "text"
+        : "number";
 }
 
-function wrongSetting(setting: string, value: string | null): { column: string; reason: string } | null {
+function wrongSetting(
+  setting: string,
+  value: string | null,
+): { column: string; reason: string } | null {
   const text = value ?? "";
   const fits: Record<string, (v: string) => boolean> = {
     time_zone: isZone,
     week_starts: (v) => v === "Mon" || v === "Sun",
     fiscal_year_starts: (v) => /^([1-9]|1[0-2])$/.test(v),
-    working_days: (v) => v.split(";").every((day) => ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"].includes(day.trim())),
-    working_hours: (v) => /^([01]\d|2[0-3]):[0-5]\d-(([01]\d|2[0-3]):[0-5]\d|24:00)$/.test(v) && v.slice(0, 5) < v.slice(6),
+    working_days: (v) =>
+      v
+        .split(";")
+        .every((day) => ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"].includes(day.trim())),
+    working_hours: (v) =>
+      /^([01]\d|2[0-3]):[0-5]\d-(([01]\d|2[0-3]):[0-5]\d|24:00)$/.test(v) &&
+      v.slice(0, 5) < v.slice(6),
     locale: (v) => /^[a-z]{2,3}(-[A-Za-z0-9]+)*$/.test(v),
     currency: (v) => v !== "",
   };
   if (!(setting in fits)) return { column: "setting", reason: `"${setting}" is not a setting` };
-  return fits[setting](text) ? null : { column: "value", reason: `"${text}" does not fit ${setting}` };
+  return fits[setting](text)
+    ? null
+    : { column: "value", reason: `"${text}" does not fit ${setting}` };
 }

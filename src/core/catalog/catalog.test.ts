@@ -21,10 +21,19 @@ describe("names", () => {
     expect(names.nearest("team", "xyzzy")).toEqual([]);
   });
   test("open means waiting and under way", () => {
-    expect(names.statusesOf("open").map((status) => status.name)).toEqual(["Logged", "Triaged", "In hand", "Waiting for parts"]);
-    expect(names.statusesOf("finished").map((status) => status.name)).toEqual(["Signed off", "Withdrawn"]);
+    expect(names.statusesOf("open").map((status) => status.name)).toEqual([
+      "Logged",
+      "Triaged",
+      "In hand",
+      "Waiting for parts",
+    ]);
+    expect(names.statusesOf("finished").map((status) => status.name)).toEqual([
+      "Signed off",
+      "Withdrawn",
+    ]);
   });
-  test("what is not known comes after all that is", () => expect(names.orderOf("status", 99)).toBeGreaterThan(names.orderOf("status", 6)));
+  test("what is not known comes after all that is", () =>
+    expect(names.orderOf("status", 99)).toBeGreaterThan(names.orderOf("status", 6)));
 });
 
 describe("fields", () => {
@@ -39,22 +48,44 @@ describe("fields", () => {
     expect(catalog.findPath("items", [])).toBeUndefined();
   });
   test("of the workspace's own are fields like any", () => {
-    expect(catalog.fieldsOf("items").find((field) => field.words === "vessel")).toMatchObject({ id: "custom:7", type: "text", source: { kind: "custom", id: 7 } });
+    expect(catalog.fieldsOf("items").find((field) => field.words === "vessel")).toMatchObject({
+      id: "custom:7",
+      type: "text",
+      source: { kind: "custom", id: 7 },
+    });
   });
   test.each(SUBJECT_IDS)("%s has its columns, its order and no name twice", (id) => {
     const fields = catalog.fieldsOf(id);
     const words = fields.flatMap((field) => [field.words, ...(field.synonyms ?? [])]);
     expect(new Set(words).size).toBe(words.length);
-    for (const column of [...subjects[id].showing, subjects[id].sorted.field]) expect(fields.map((field) => field.id)).toContain(column);
+    for (const column of [...subjects[id].showing, subjects[id].sorted.field])
+      expect(fields.map((field) => field.id)).toContain(column);
   });
   test.each(THING_TYPES)("what is reached through a %s names only things there are", (type) => {
-    for (const field of thingFields[type]) if (field.thing) expect(THING_TYPES).toContain(field.thing);
+    for (const field of thingFields[type])
+      if (field.thing) expect(THING_TYPES).toContain(field.thing);
   });
 });
 
 describe("subjects", () => {
   test("kinds are named by their plural, one of them by its name", () => {
-    expect(catalog.subjectNames().map(({ words }) => words)).toEqual(["faults", "requests", "stories", "items", "moves", "time entries", "cost entries", "projects", "assets", "milestones", "weekly words"]);
-    expect([catalog.countedWords({ id: "items", kind: 1 }, 1), catalog.countedWords({ id: "items", kind: 1 }, 2), catalog.countedWords({ id: "timeEntries" }, 1)]).toEqual(["fault", "faults", "time entry"]);
+    expect(catalog.subjectNames().map(({ words }) => words)).toEqual([
+      "faults",
+      "requests",
+      "stories",
+      "items",
+      "moves",
+      "time entries",
+      "cost entries",
+      "projects",
+      "assets",
+      "milestones",
+      "weekly words",
+    ]);
+    expect([
+      catalog.countedWords({ id: "items", kind: 1 }, 1),
+      catalog.countedWords({ id: "items", kind: 1 }, 2),
+      catalog.countedWords({ id: "timeEntries" }, 1),
+    ]).toEqual(["fault", "faults", "time entry"]);
   });
 });

@@ -74,7 +74,11 @@ export class Catalog {
 
   constructor(readonly data: CatalogData) {
     this.names = new Names(data.lists);
-    this.items = [...itemFields, ...data.lists.status.map(timeInStatus), ...data.customFields.map(customField)];
+    this.items = [
+      ...itemFields,
+      ...data.lists.status.map(timeInStatus),
+      ...data.customFields.map(customField),
+    ];
   }
 
   get filters(): readonly SavedFilter[] {
@@ -125,7 +129,8 @@ export class Catalog {
   }
 
   subjectWords(subject: Subject): string {
-    if (subject.filter !== undefined) return this.findFilter(subject.filter)?.name ?? "not known here";
+    if (subject.filter !== undefined)
+      return this.findFilter(subject.filter)?.name ?? "not known here";
     const kind = subject.kind === undefined ? undefined : this.names.find("kind", subject.kind);
     return kind?.plural ?? subjects[subject.id].words;
   }
@@ -133,19 +138,32 @@ export class Catalog {
   /** "fault" for one, "faults" for any other number. */
   countedWords(subject: Subject, count: number | string): string {
     if (String(count) !== "1" && subject.filter === undefined) return this.subjectWords(subject);
-    if (String(count) !== "1") return this.subjectWords({ id: subject.id, ...(subject.kind === undefined ? {} : { kind: subject.kind }) });
+    if (String(count) !== "1")
+      return this.subjectWords({
+        id: subject.id,
+        ...(subject.kind === undefined ? {} : { kind: subject.kind }),
+      });
     const kind = subject.kind === undefined ? undefined : this.names.find("kind", subject.kind);
     return kind?.label ?? subjects[subject.id].one;
   }
 
   /** Every way to name a subject, longest first where one begins another. */
   subjectNames(): { words: string; subject: Subject }[] {
-    const kinds = this.kinds().map((kind) => ({ words: kind.plural ?? kind.label, subject: { id: "items", kind: kind.id } as Subject }));
-    return [...kinds, ...SUBJECT_IDS.map((id) => ({ words: subjects[id].words, subject: { id } as Subject }))];
+    const kinds = this.kinds().map((kind) => ({
+      words: kind.plural ?? kind.label,
+      subject: { id: "items", kind: kind.id } as Subject,
+    }));
+    return [
+      ...kinds,
+      ...SUBJECT_IDS.map((id) => ({ words: subjects[id].words, subject: { id } as Subject })),
+    ];
   }
 
   nearestField(subject: SubjectId, words: string): string[] {
-    return nearest(words, this.fieldsOf(subject).flatMap((field) => [field.words, ...(field.synonyms ?? [])]));
+    return nearest(
+      words,
+      this.fieldsOf(subject).flatMap((field) => [field.words, ...(field.synonyms ?? [])]),
+    );
   }
 }
 
@@ -156,7 +174,9 @@ function customField(custom: CustomField): Field {
     type: custom.type,
     source: { kind: "custom", id: custom.id },
     ...(custom.many ? { many: true } : {}),
-    ...(custom.type === "thing" ? { thing: "person" as const, ...(custom.many ? {} : { reaches: "person" as const }) } : {}),
+    ...(custom.type === "thing"
+      ? { thing: "person" as const, ...(custom.many ? {} : { reaches: "person" as const }) }
+      : {}),
     ...(custom.type === "duration" ? { unit: "minutes" as const } : {}),
     ...(custom.choices.length ? { choices: custom.choices } : {}),
   };

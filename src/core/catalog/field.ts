@@ -14,7 +14,20 @@ export type Source =
   /** The key of an item that is pointed at, seen only by who may see that item. */
   | { readonly kind: "itemKey"; readonly column: string };
 
-export type Derived = "stage" | "age" | "age in status" | "lead time" | "cycle time" | "time in status" | "time spent" | "SLA response" | "SLA resolution" | "response time left" | "resolution time left" | "old value" | "new value";
+export type Derived =
+  | "stage"
+  | "age"
+  | "age in status"
+  | "lead time"
+  | "cycle time"
+  | "time in status"
+  | "time spent"
+  | "SLA response"
+  | "SLA resolution"
+  | "response time left"
+  | "resolution time left"
+  | "old value"
+  | "new value";
 export type Unit = "minutes" | "hours" | "days";
 export const UNITS: readonly Unit[] = ["minutes", "hours", "days"];
 export const MINUTES_IN: Readonly<Record<Unit, number>> = { minutes: 1, hours: 60, days: 1440 };
@@ -58,7 +71,8 @@ export const pathWords = (path: FieldPath): string => path.map((field) => field.
 export const typeOf = (field: Field) => fieldTypes[field.type];
 export const isDate = (field: Field): boolean => field.type === "date" || field.type === "instant";
 /** Its values at any instant are known: it is tracked, or follows from one that is. */
-export const isTrackedField = (field: Field): boolean => field.tracked === true || field.id === "stage";
+export const isTrackedField = (field: Field): boolean =>
+  field.tracked === true || field.id === "stage";
 export const isNumeric = (field: Field): boolean => fieldTypes[field.type].kept === "number";
 export const isText = (field: Field): boolean => fieldTypes[field.type].kept === "text";
 /** Told on screen and in errors: "title is a text", "tags is a list". */

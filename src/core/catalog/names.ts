@@ -2,7 +2,18 @@ import { compareTexts, folded, nearest } from "../base";
 import type { Instant } from "../time";
 
 /** The things that fields name and that are kept by identity. */
-export const THING_TYPES = ["status", "kind", "priority", "person", "team", "service", "asset", "project", "sprint", "release"] as const;
+export const THING_TYPES = [
+  "status",
+  "kind",
+  "priority",
+  "person",
+  "team",
+  "service",
+  "asset",
+  "project",
+  "sprint",
+  "release",
+] as const;
 export type ThingType = (typeof THING_TYPES)[number];
 
 export type Stage = "waiting" | "under way" | "finished";
@@ -21,7 +32,11 @@ export interface Thing {
   /** Of a status: time in it does not run for promises. */
   readonly paused?: boolean;
   /** Of a priority: what is promised, as `4h` or `2d`, and on which clock it runs. */
-  readonly promise?: { readonly response: string | null; readonly resolution: string | null; readonly clock: "working" | "always" };
+  readonly promise?: {
+    readonly response: string | null;
+    readonly resolution: string | null;
+    readonly clock: "working" | "always";
+  };
   readonly team?: number;
   readonly endsAt?: Instant;
   readonly startsAt?: Instant;
@@ -66,7 +81,11 @@ export class Names {
   /** Who is meant by a name: an exact name first, logins before full names, else without regard to case. */
   named(type: ThingType, words: string): readonly Thing[] {
     const found = this.byWords.get(`${type}:${folded(words)}`) ?? [];
-    for (const test of [(t: Thing) => t.name === words, (t: Thing) => t.label === words, (t: Thing) => folded(t.name) === folded(words)]) {
+    for (const test of [
+      (t: Thing) => t.name === words,
+      (t: Thing) => t.label === words,
+      (t: Thing) => folded(t.name) === folded(words),
+    ]) {
       const exact = found.filter(test);
       if (exact.length) return exact;
     }
@@ -75,21 +94,36 @@ export class Names {
 
   nearest(type: ThingType, words: string): string[] {
     const list = this.lists[type];
-    const known = type === "person" ? list.flatMap((t) => [t.label, ...t.label.split(" ")]) : list.map((t) => t.label);
+    const known =
+      type === "person"
+        ? list.flatMap((t) => [t.label, ...t.label.split(" ")])
+        : list.map((t) => t.label);
     const near = nearest(words, known, 6);
-    const whole = near.flatMap((word) => list.filter((t) => t.label === word || t.label.split(" ").includes(word)).map((t) => t.label));
+    const whole = near.flatMap((word) =>
+      list.filter((t) => t.label === word || t.label.split(" ").includes(word)).map((t) => t.label),
+    );
     return [...new Set(whole)].slice(0, 3);
   }
 
   /** How a thing is printed: its label, with the login where two people share one. */
   printed(type: ThingType, thing: Thing): string {
-    return this.named(type, thing.label).length === 1 && this.named(type, thing.label)[0].id === thing.id ? thing.label : thing.name;
+    return this.named(type, thing.label).length === 1 &&
+      this.named(type, thing.label)[0].id === thing.id
+      ? thing.label
+      : thing.name;
   }
 
   statusesOf(stage: Stage | "open"): readonly Thing[] {
-    return this.lists.status.filter((status) => (stage === "open" ? status.stage === "waiting" || status.stage === "under way" : status.stage === stage));
+    return this.lists.status.filter((status) =>
+      stage === "open"
+        ? status.stage === "waiting" || status.stage === "under way"
+        : status.stage === stage,
+    );
   }
 }
 
 /** Natural order of things that have no rank of their own. */
-export const byLabel = (locale: string) => (a: Thing, b: Thing): number => compareTexts(a.label, b.label, locale) || compareTexts(a.name, b.name, locale);
+export const byLabel =
+  (locale: string) =>
+  (a: Thing, b: Thing): number =>
+    compareTexts(a.label, b.label, locale) || compareTexts(a.name, b.name, locale);

@@ -7,18 +7,31 @@ const Names = z.record(z.string(), z.string().max(200));
 const Bound = z.number().finite();
 
 /** A stretch of a gauge or a number, with a name; it begins where the one before ends. */
-export const ZoneSchema = z.strictObject({ name: z.string().min(1).max(60), to: Bound.nullable(), color: ColorSchema.optional() });
+export const ZoneSchema = z.strictObject({
+  name: z.string().min(1).max(60),
+  to: Bound.nullable(),
+  color: ColorSchema.optional(),
+});
 export type Zone = z.infer<typeof ZoneSchema>;
 
 /** A rule that tones cells of a pivot or heat map, or colours marks, by their value. */
-export const RuleSchema = z.strictObject({ kind: z.enum(["over", "under", "top share"]), value: Bound, measure: z.int().min(0).max(5).default(0), color: ColorSchema, name: z.string().max(60).default("") });
+export const RuleSchema = z.strictObject({
+  kind: z.enum(["over", "under", "top share"]),
+  value: Bound,
+  measure: z.int().min(0).max(5).default(0),
+  color: ColorSchema,
+  name: z.string().max(60).default(""),
+});
 export type Rule = z.infer<typeof RuleSchema>;
 
 /** A condition that was switched off: kept with the report at its place, and counted nowhere. */
 const OffSchema = z.strictObject({ at: z.int().min(0), where: ConditionSchema });
 
 /** A condition that readers may change: the one on this field (its ids joined by "/") among those at the top. */
-const ReaderSchema = z.strictObject({ field: z.string().min(1).max(300), label: z.string().max(80).optional() });
+const ReaderSchema = z.strictObject({
+  field: z.string().min(1).max(300),
+  label: z.string().max(80).optional(),
+});
 
 /** How a report looks, never what it counts. Keys of groups are those of its answer. */
 export const DressSchema = z.object({
@@ -52,7 +65,10 @@ export const DressSchema = z.object({
   legend: z.enum(["above", "right", "below", "none"]).default("above"),
   /** The legend as a table, with these columns. */
   legendTable: z.boolean().default(false),
-  legendColumns: z.array(z.enum(["value", "percent", "second"])).max(3).default(["value"]),
+  legendColumns: z
+    .array(z.enum(["value", "percent", "second"]))
+    .max(3)
+    .default(["value"]),
   legendTotal: z.boolean().default(true),
   /** The chart's table beside or below it. */
   table: z.enum(["none", "beside", "below"]).default("none"),
@@ -75,7 +91,13 @@ export const DressSchema = z.object({
   /** Tiers of a pivot that are closed at first, by path of keys. */
   closed: z.array(z.string()).max(2000).default([]),
   /** The column by which a pivot is sorted. */
-  pivotSort: z.strictObject({ column: z.string().nullable(), measure: z.int().min(0), descending: z.boolean() }).optional(),
+  pivotSort: z
+    .strictObject({
+      column: z.string().nullable(),
+      measure: z.int().min(0),
+      descending: z.boolean(),
+    })
+    .optional(),
   /** Widths of a list's columns in px, by field. */
   widths: z.record(z.string(), z.number().min(40).max(900)).default({}),
   /** Values that the builder has seen, by place of the group: one that is not among them is not placed yet. */

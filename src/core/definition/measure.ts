@@ -17,7 +17,9 @@ export const SimpleMeasureSchema = z.strictObject({
 export type SimpleMeasure = z.infer<typeof SimpleMeasureSchema>;
 
 /** A measure, or the ratio of two. */
-export const PlainMeasureSchema = SimpleMeasureSchema.extend({ per: SimpleMeasureSchema.optional() });
+export const PlainMeasureSchema = SimpleMeasureSchema.extend({
+  per: SimpleMeasureSchema.optional(),
+});
 export type PlainMeasure = z.infer<typeof PlainMeasureSchema>;
 
 /** A measure that the workspace has a name for. */
@@ -26,10 +28,12 @@ export const NamedMeasureSchema = z.strictObject({ named: z.int() });
 export const MeasureSchema = z.union([PlainMeasureSchema, NamedMeasureSchema]);
 export type Measure = z.infer<typeof MeasureSchema>;
 
-export const isNamed = (measure: Measure): measure is z.infer<typeof NamedMeasureSchema> => "named" in measure;
+export const isNamed = (measure: Measure): measure is z.infer<typeof NamedMeasureSchema> =>
+  "named" in measure;
 
 /** A count of all records: nothing more to say of it. */
-export const isBareCount = (measure: Measure): boolean => !isNamed(measure) && measure.measure === "count" && !measure.where && !measure.per;
+export const isBareCount = (measure: Measure): boolean =>
+  !isNamed(measure) && measure.measure === "count" && !measure.where && !measure.per;
 
 /** What a measure comes to; undefined for a named one that is gone. */
 export function findPlainMeasure(measure: Measure, catalog: Catalog): PlainMeasure | undefined {
@@ -42,14 +46,33 @@ export function findPlainMeasure(measure: Measure, catalog: Catalog): PlainMeasu
  * What some measures measure, where each tells a value of one and the same field in one unit: then a record has a place beside
  * them. Counts and sums tell of many records, dates are no amounts.
  */
-export function measuredValueOf(list: readonly Measure[], catalog: Catalog): SimpleMeasure | undefined {
+export function measuredValueOf(
+  list: readonly Measure[],
+  catalog: Catalog,
+): SimpleMeasure | undefined {
   const plain = list.map((measure) => findPlainMeasure(measure, catalog));
   const [first] = plain;
-  const isAlike = plain.every((one) => one?.field && !one.per && !one.where && tellsValues(one.measure) && JSON.stringify([one.field, one.unit, one.working]) === JSON.stringify([first!.field, first!.unit, first!.working]));
-  return first && isAlike ? { measure: first.measure, ...(first.field ? { field: first.field } : {}), ...(first.unit ? { unit: first.unit } : {}), ...(first.working ? { working: first.working } : {}) } : undefined;
+  const isAlike = plain.every(
+    (one) =>
+      one?.field &&
+      !one.per &&
+      !one.where &&
+      tellsValues(one.measure) &&
+      JSON.stringify([one.field, one.unit, one.working]) ===
+        JSON.stringify([first!.field, first!.unit, first!.working]),
+  );
+  return first && isAlike
+    ? {
+        measure: first.measure,
+        ...(first.field ? { field: first.field } : {}),
+        ...(first.unit ? { unit: first.unit } : {}),
+        ...(first.working ? { working: first.working } : {}),
+      }
+    : undefined;
 }
 
-const tellsValues = (id: SimpleMeasure["measure"]): boolean => !measures[id].additive && !("plain" in measures[id] && measures[id].plain);
+const tellsValues = (id: SimpleMeasure["measure"]): boolean =>
+  !measures[id].additive && !("plain" in measures[id] && measures[id].plain);
 
 /** The same of a checked report. */
 export function plainMeasure(measure: Measure, catalog: Catalog): PlainMeasure {

@@ -1,4 +1,15 @@
-import { addDays, addMonths, dayOf, daysInMonth, instantIn, localDay, weekdayOf, type Day, type Instant, type WorkCalendar } from "../time";
+import {
+  addDays,
+  addMonths,
+  dayOf,
+  daysInMonth,
+  instantIn,
+  localDay,
+  weekdayOf,
+  type Day,
+  type Instant,
+  type WorkCalendar,
+} from "../time";
 
 /** When something is delivered: each day; each week on a weekday (1 = Monday); each month on a day, or on its last where it is shorter. */
 export interface Schedule {
@@ -9,7 +20,11 @@ export interface Schedule {
 }
 
 /** The first instant after another at which a schedule is due; a time that the clock skips moves on by the gap. */
-export function nextRun(schedule: Schedule, after: Instant, { zone }: Pick<WorkCalendar, "zone">): Instant {
+export function nextRun(
+  schedule: Schedule,
+  after: Instant,
+  { zone }: Pick<WorkCalendar, "zone">,
+): Instant {
   for (let day = firstDay(schedule, localDay(after, zone)); ; day = nextDay(schedule, day)) {
     const due = instantIn(`${day}T${schedule.at}`, zone);
     if (due !== null && due > after) return due;
@@ -23,7 +38,11 @@ function firstDay({ every, on }: Schedule, today: Day): Day {
 }
 
 function nextDay({ every, on }: Schedule, day: Day): Day {
-  return every === "day" ? addDays(day, 1) : every === "week" ? addDays(day, 7) : inMonth(addMonths(dayOf(Number(day.slice(0, 4)), Number(day.slice(5, 7)), 1), 1), on);
+  return every === "day"
+    ? addDays(day, 1)
+    : every === "week"
+      ? addDays(day, 7)
+      : inMonth(addMonths(dayOf(Number(day.slice(0, 4)), Number(day.slice(5, 7)), 1), 1), on);
 }
 
 const inMonth = (day: Day, on: number): Day => {
@@ -35,4 +54,8 @@ const WEEKDAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Satur
 
 /** "each Monday at 07:30". */
 export const scheduleText = ({ every, on, at }: Schedule): string =>
-  every === "day" ? `each day at ${at}` : every === "week" ? `each ${WEEKDAYS[(on - 1) % 7]} at ${at}` : `each month on the ${on === 31 ? "last day" : `${on}.`} at ${at}`;
+  every === "day"
+    ? `each day at ${at}`
+    : every === "week"
+      ? `each ${WEEKDAYS[(on - 1) % 7]} at ${at}`
+      : `each month on the ${on === 31 ? "last day" : `${on}.`} at ${at}`;

@@ -20,7 +20,10 @@ export function colorsOf(heads: readonly Head[]): Color[] {
   return heads.map((head) => {
     let color = colorOf(head);
     if (color.startsWith("c")) {
-      const free = Array.from({ length: SERIES_COLORS }, (_, i): Color => `c${((head.tone! + i) % SERIES_COLORS) + 1}`).find((one) => !taken.has(one));
+      const free = Array.from(
+        { length: SERIES_COLORS },
+        (_, i): Color => `c${((head.tone! + i) % SERIES_COLORS) + 1}`,
+      ).find((one) => !taken.has(one));
       color = free ?? color;
     }
     taken.add(color);
@@ -30,25 +33,48 @@ export function colorsOf(heads: readonly Head[]): Color[] {
 
 /** Values named after colours or health, and the palette's colour that reads like them; never red and green as opposites. */
 const NAMED: readonly (readonly [RegExp, Color])[] = [
-  [/^(blue|navy|calm|cold)$/i, "c1"], [/^(sky|light blue|cyan)$/i, "c2"], [/^(yellow|amber|sand|gold|at risk|worried|careful)$/i, "c3"], [/^(red|pink|rose|bad|critical|storm|off track|alarm)$/i, "c4"],
-  [/^(green|teal|good|fine|well|healthy|on track|steady)$/i, "c5"], [/^(brown|orange|rust)$/i, "c6"], [/^(purple|violet|lilac)$/i, "c7"], [/^(black|grey|gray|dark|unknown|none)$/i, "c8"],
+  [/^(blue|navy|calm|cold)$/i, "c1"],
+  [/^(sky|light blue|cyan)$/i, "c2"],
+  [/^(yellow|amber|sand|gold|at risk|worried|careful)$/i, "c3"],
+  [/^(red|pink|rose|bad|critical|storm|off track|alarm)$/i, "c4"],
+  [/^(green|teal|good|fine|well|healthy|on track|steady)$/i, "c5"],
+  [/^(brown|orange|rust)$/i, "c6"],
+  [/^(purple|violet|lilac)$/i, "c7"],
+  [/^(black|grey|gray|dark|unknown|none)$/i, "c8"],
 ];
 
 /** A colour that fits the name of a value; undefined where the name says nothing of one. */
-export const fittingColor = (label: string): Color | undefined => NAMED.find(([words]) => words.test(label.trim()))?.[1];
+export const fittingColor = (label: string): Color | undefined =>
+  NAMED.find(([words]) => words.test(label.trim()))?.[1];
 
 /** Which rule a value falls under, the first that fits; `share` is its place among the values shown, 0 for the largest. */
-export function ruleOf(value: string | null, rules: readonly Rule[], share: number, measure = 0): Rule | undefined {
+export function ruleOf(
+  value: string | null,
+  rules: readonly Rule[],
+  share: number,
+  measure = 0,
+): Rule | undefined {
   if (value === null || !/^-?\d/.test(value)) return undefined;
-  return rules.find((rule) => rule.measure === measure && (rule.kind === "over" ? new Exact(value).gt(rule.value) : rule.kind === "under" ? new Exact(value).lt(rule.value) : share * 100 < rule.value));
+  return rules.find(
+    (rule) =>
+      rule.measure === measure &&
+      (rule.kind === "over"
+        ? new Exact(value).gt(rule.value)
+        : rule.kind === "under"
+          ? new Exact(value).lt(rule.value)
+          : share * 100 < rule.value),
+  );
 }
 
 /** For each value its place from the largest (0) to the smallest (1), for rules of the top share. */
 export function shareRanks(values: readonly (string | null)[]): number[] {
-  const sorted = values.map((value, index) => ({ index, value: value === null ? null : Number(value) })).sort((a, b) => (b.value ?? -Infinity) - (a.value ?? -Infinity));
+  const sorted = values
+    .map((value, index) => ({ index, value: value === null ? null : Number(value) }))
+    .sort((a, b) => (b.value ?? -Infinity) - (a.value ?? -Infinity));
   const ranks: number[] = [];
   sorted.forEach(({ index }, place) => (ranks[index] = place / Math.max(values.length, 1)));
   return ranks;
 }
 
-export const ownColor = (dress: Dress, key: string): Color | undefined => dress.colors[key] as Color | undefined;
+export const ownColor = (dress: Dress, key: string): Color | undefined =>
+  dress.colors[key] as Color | undefined;

@@ -12,7 +12,10 @@ export function valueWords(value: string | null, unit: string | null, dress: Wor
   if (value === null) return "–";
   if (/^\d{4}-\d\d-\d\d/.test(value)) return value.slice(0, 10);
   const exact = new Exact(value);
-  const text = dress.valueDecimals === undefined ? numberText(exact, exact.abs().gte(100) ? 1 : 2) : withDecimals(exact, dress.valueDecimals);
+  const text =
+    dress.valueDecimals === undefined
+      ? numberText(exact, exact.abs().gte(100) ? 1 : 2)
+      : withDecimals(exact, dress.valueDecimals);
   const words = dress.unitWords ?? (unit ? (UNITS[unit] ?? unit) : "");
   return text + (words ? ` ${words}` : "");
 }
@@ -25,14 +28,24 @@ function withDecimals(value: Exact, decimals: number): string {
 }
 
 /** The same of a measure: a ratio without a unit is told as a percentage too. */
-export function measuredWords(value: string | null, head: Pick<MeasureHead, "unit" | "isRatio" | "working">, dress: Wording = {}): string {
-  if (value !== null && head.isRatio && head.unit === null && !dress.unitWords) return `${numberText(new Exact(value).times(100), dress.valueDecimals ?? 1)} %`;
+export function measuredWords(
+  value: string | null,
+  head: Pick<MeasureHead, "unit" | "isRatio" | "working">,
+  dress: Wording = {},
+): string {
+  if (value !== null && head.isRatio && head.unit === null && !dress.unitWords)
+    return `${numberText(new Exact(value).times(100), dress.valueDecimals ?? 1)} %`;
   return valueWords(value, head.unit, dress);
 }
 
 /** Absolute and percent, in words: "5 more (+12 %)", "as many", "from nothing". */
-export function changeWords(now: string | null, before: string | null, head: Pick<MeasureHead, "unit" | "isRatio">): string {
-  if (now === null || before === null) return before === null ? "nothing to compare with" : "nothing now";
+export function changeWords(
+  now: string | null,
+  before: string | null,
+  head: Pick<MeasureHead, "unit" | "isRatio">,
+): string {
+  if (now === null || before === null)
+    return before === null ? "nothing to compare with" : "nothing now";
   const difference = new Exact(now).minus(before);
   if (difference.isZero()) return "no change";
   const amount = measuredWords(difference.abs().toFixed(), head);

@@ -39,36 +39,75 @@ export interface InFilter {
 export type Leaf = Test | Became | LinkTest | InFilter;
 
 /** A tree of tests; `all` and `any` have at least two parts. */
-export type Condition = Leaf | { readonly kind: "all"; readonly of: readonly Condition[] } | { readonly kind: "any"; readonly of: readonly Condition[] } | { readonly kind: "not"; readonly of: Condition };
+export type Condition =
+  | Leaf
+  | { readonly kind: "all"; readonly of: readonly Condition[] }
+  | { readonly kind: "any"; readonly of: readonly Condition[] }
+  | { readonly kind: "not"; readonly of: Condition };
 
 const FieldIds = z.array(z.string()).min(1).max(6);
 const LEAVES = [
-  z.strictObject({ kind: z.literal("test"), field: FieldIds, operator: z.enum(OPERATOR_IDS), values: z.array(ValueSchema).max(1000), asOf: PeriodSchema.optional() }),
-  z.strictObject({ kind: z.literal("became"), field: FieldIds, to: ValueSchema, from: ValueSchema.optional(), during: PeriodSchema.optional() }),
-  z.strictObject({ kind: z.literal("link"), link: z.string().min(1).max(100), toIt: z.literal(true).optional(), no: z.literal(true).optional() }),
+  z.strictObject({
+    kind: z.literal("test"),
+    field: FieldIds,
+    operator: z.enum(OPERATOR_IDS),
+    values: z.array(ValueSchema).max(1000),
+    asOf: PeriodSchema.optional(),
+  }),
+  z.strictObject({
+    kind: z.literal("became"),
+    field: FieldIds,
+    to: ValueSchema,
+    from: ValueSchema.optional(),
+    during: PeriodSchema.optional(),
+  }),
+  z.strictObject({
+    kind: z.literal("link"),
+    link: z.string().min(1).max(100),
+    toIt: z.literal(true).optional(),
+    no: z.literal(true).optional(),
+  }),
   z.strictObject({ kind: z.literal("filter"), filter: z.int() }),
 ] as const;
 
 export const ConditionSchema: z.ZodType<Condition> = z.lazy(() =>
-  z.union([...LEAVES, z.strictObject({ kind: z.enum(["all", "any"]), of: z.array(ConditionSchema).min(2).max(200) }), z.strictObject({ kind: z.literal("not"), of: ConditionSchema })]),
+  z.union([
+    ...LEAVES,
+    z.strictObject({ kind: z.enum(["all", "any"]), of: z.array(ConditionSchema).min(2).max(200) }),
+    z.strictObject({ kind: z.literal("not"), of: ConditionSchema }),
+  ]),
 );
 
 /** Every leaf of a condition, in the order of the sentence. */
 export function leavesOf(condition: Condition | undefined): readonly Leaf[] {
   if (!condition) return [];
   if (condition.kind === "not") return leavesOf(condition.of);
-  return condition.kind === "all" || condition.kind === "any" ? condition.of.flatMap(leavesOf) : [condition];
+  return condition.kind === "all" || condition.kind === "any"
+    ? condition.of.flatMap(leavesOf)
+    : [condition];
 }
 
 /** Every test of a field's value among them. */
-export const testsOf = (condition: Condition | undefined): readonly Test[] => leavesOf(condition).filter((leaf): leaf is Test => leaf.kind === "test");
+export const testsOf = (condition: Condition | undefined): readonly Test[] =>
+  leavesOf(condition).filter((leaf): leaf is Test => leaf.kind === "test");
 
 /** Every value that a condition names. */
 export const valuesOf = (condition: Condition | undefined): readonly Value[] =>
-  leavesOf(condition).flatMap((leaf): readonly Value[] => (leaf.kind === "test" ? [...leaf.values, ...(leaf.asOf ? [{ kind: "period" as const, period: leaf.asOf }] : [])] : leaf.kind === "became" ? [leaf.to, ...(leaf.from ? [leaf.from] : []), ...(leaf.during ? [{ kind: "period" as const, period: leaf.during }] : [])] : []));
+  leavesOf(condition).flatMap((leaf): readonly Value[] =>
+    leaf.kind === "test"
+      ? [...leaf.values, ...(leaf.asOf ? [{ kind: "period" as const, period: leaf.asOf }] : [])]
+      : leaf.kind === "became"
+        ? [
+            leaf.to,
+            ...(leaf.from ? [leaf.from] : []),
+            ...(leaf.during ? [{ kind: "period" as const, period: leaf.during }] : []),
+          ]
+        : [],
+  );
 
 /** The parts that are joined by `and` at the top: what a reader takes for "the conditions". */
-export const topParts = (condition: Condition | undefined): readonly Condition[] => (!condition ? [] : condition.kind === "all" ? condition.of : [condition]);
+export const topParts = (condition: Condition | undefined): readonly Condition[] =>
+  !condition ? [] : condition.kind === "all" ? condition.of : [condition];
 
 /** Joins parts by `and`, those of an `and` among them singly; nothing, for none. */
 export function allOfParts(parts: readonly Condition[]): Condition | undefined {
@@ -89,6 +128,19 @@ export function savedCondition(id: number, catalog: Catalog): Condition | undefi
 }
 
 /** Whether a condition comes to a saved filter, by way of others too. */
-export function usesFilter(condition: Condition | undefined, filter: number, catalog: Catalog, depth = 0): boolean {
-  return depth < 20 && leavesOf(condition).some((leaf) => leaf.kind === "filter" && (leaf.filter === filter || usesFilter(savedCondition(leaf.filter, catalog), filter, catalog, depth + 1)));
+export function usesFilter(
+  condition: Condition | undefined,
+  filter: number,
+  catalog: Catalog,
+  depth = 0,
+): boolean {
+  return (
+    depth < 20 &&
+    leavesOf(condition).some(
+      (leaf) =>
+        leaf.kind === "filter" &&
+        (leaf.filter === filter ||
+          usesFilter(savedCondition(leaf.filter, catalog), filter, catalog, depth + 1)),
+    )
+  );
 }

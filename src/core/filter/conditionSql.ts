@@ -1,6 +1,15 @@
 import { invariant } from "../base";
 import { isDate, lastOf, typeOf, type Field, type FieldPath } from "../catalog";
-import { allOf, bind, identifier, joined, Relation, sql, type Fragment, type Viewpoint } from "../sql";
+import {
+  allOf,
+  bind,
+  identifier,
+  joined,
+  Relation,
+  sql,
+  type Fragment,
+  type Viewpoint,
+} from "../sql";
 import { endOfDay, instantText } from "../time";
 import { savedCondition, type Became, type Condition, type LinkTest, type Test } from "./condition";
 import { idsOf, inside, keptNumber, datesOf, stretchOf } from "./match";
@@ -17,7 +26,10 @@ export function conditionSql(condition: Condition, relation: Relation, depth = 0
   switch (condition.kind) {
     case "all":
     case "any":
-      return sql`(${joined(condition.of.map((part) => conditionSql(part, relation, depth)), condition.kind === "all" ? " AND " : " OR ")})`;
+      return sql`(${joined(
+        condition.of.map((part) => conditionSql(part, relation, depth)),
+        condition.kind === "all" ? " AND " : " OR ",
+      )})`;
     case "not":
       return sql`(${conditionSql(condition.of, relation, depth)}) IS NOT TRUE`;
     case "test":
@@ -49,8 +61,10 @@ function filterSql(id: number, relation: Relation, depth: number): Fragment {
   const filter = relation.view.catalog.findFilter(id);
   if (!filter || filter.subject.id !== relation.subject || depth > DEEPEST) return sql`FALSE`;
   const tests: Fragment[] = [];
-  if (filter.subject.kind !== undefined) tests.push(sql`${relation.kind} = ${bind(filter.subject.kind, "int")}`);
-  if (filter.subject.filter !== undefined) tests.push(filterSql(filter.subject.filter, relation, depth + 1));
+  if (filter.subject.kind !== undefined)
+    tests.push(sql`${relation.kind} = ${bind(filter.subject.kind, "int")}`);
+  if (filter.subject.filter !== undefined)
+    tests.push(filterSql(filter.subject.filter, relation, depth + 1));
   const where = savedCondition(id, relation.view.catalog);
   if (where) tests.push(conditionSql(where, relation, depth + 1));
   return sql`(${allOf(tests)})`;
@@ -65,13 +79,21 @@ export function instantOfDay(value: Value, view: Viewpoint): number {
 function asOfSql({ asOf, ...test }: Test, relation: Relation): Fragment {
   const { view } = relation;
   const { id, inner } = splitAtItem(pathOf(test.field, relation), relation);
-  const then = new Relation("items", { ...view, past: true, now: instantOfDay({ kind: "period", period: asOf! }, view), asked: view.asked ?? view.now });
+  const then = new Relation("items", {
+    ...view,
+    past: true,
+    now: instantOfDay({ kind: "period", period: asOf! }, view),
+    asked: view.asked ?? view.now,
+  });
   const tested = testSql({ ...test, field: inner }, then);
   return sql`${id} IN (SELECT ${then.id} FROM ${then.from()} WHERE ${tested} AND ${then.guard()})`;
 }
 
 /** The item that a path leads to last, and the way on from it. */
-function splitAtItem(path: FieldPath, relation: Relation): { id: Fragment; inner: readonly string[] } {
+function splitAtItem(
+  path: FieldPath,
+  relation: Relation,
+): { id: Fragment; inner: readonly string[] } {
   const step = path.map((field) => field.reaches === "item").lastIndexOf(true, path.length - 2);
   const inner = path.slice(step + 1);
   const id = relation.itemId([...path.slice(0, step + 1), inner[0]] as unknown as FieldPath);
@@ -85,21 +107,31 @@ function becameSql(became: Became, relation: Relation): Fragment {
   const id = relation.itemId(path);
   invariant(id, "only items are moved");
   const { view } = relation;
-  const tests = [sql`m.item_id = ${id}`, sql`m.field = ${bind(field.id, "text")}`, movedTest("m.to_value", field, became.to, view)];
+  const tests = [
+    sql`m.item_id = ${id}`,
+    sql`m.field = ${bind(field.id, "text")}`,
+    movedTest("m.to_value", field, became.to, view),
+  ];
   if (became.from) tests.push(movedTest("m.from_value", field, became.from, view));
   if (became.during) tests.push(inside(sql`m.at`, INSTANT, stretchOf(became.during, view)));
   if (view.past) tests.push(sql`m.at <= ${relation.now}`);
   return sql`EXISTS (SELECT 1 FROM moves m WHERE ${allOf(tests)})`;
 }
 
-const INSTANT: Field = { id: "at", words: "at", type: "instant", source: { kind: "column", column: "at" } };
+const INSTANT: Field = {
+  id: "at",
+  words: "at",
+  type: "instant",
+  source: { kind: "column", column: "at" },
+};
 
 /** A moved value, kept as text, against a value of its field. Casts stand behind a test of the field. */
 function movedTest(column: string, field: Field, value: Value, view: Viewpoint): Fragment {
   const kept = identifier(column);
   if (value.kind === "unset") return sql`${kept} IS NULL`;
   if (field.thing) return sql`${kept} = ANY(${bind(idsOf([value], view).map(String), "text[]")})`;
-  const cast = (type: Fragment) => sql`CASE WHEN m.field = ${bind(field.id, "text")} THEN ${kept}::${type} END`;
+  const cast = (type: Fragment) =>
+    sql`CASE WHEN m.field = ${bind(field.id, "text")} THEN ${kept}::${type} END`;
   if (isDate(field)) return inside(cast(sql`timestamptz`), INSTANT, datesOf(value, view));
   invariant(typeOf(field).kept === "number", "a tracked field is a thing, a number or a date");
   return sql`${cast(sql`numeric`)} = ${bind(keptNumber(value, field, view), "numeric")}`;
@@ -114,4 +146,5 @@ function linkSql({ link, toIt, no }: LinkTest, relation: Relation): Fragment {
   return no ? sql`NOT ${exists}` : exists;
 }
 
-export const instantBound = (instant: number): Fragment => sql`${bind(instantText(instant), "timestamptz")}`;
+export const instantBound = (instant: number): Fragment =>
+  sql`${bind(instantText(instant), "timestamptz")}`;

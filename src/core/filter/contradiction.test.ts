@@ -19,7 +19,7 @@ test.each([
   "points between 1 and 3 and points over 3",
   "created before 2026-01-01 and created since 2026-06-01",
   "created during 2025 and created during 2026",
-  "status is any of (Logged, Triaged) and status is any of (\"In hand\", \"Signed off\")",
+  'status is any of (Logged, Triaged) and status is any of ("In hand", "Signed off")',
 ])("%s can never hold", (where) => expect(clash(where)).toBe(true));
 
 test.each([
@@ -32,5 +32,5 @@ test.each([
   "created since 2026-01-01 and created before 2026-06-01",
   "created during last 6 months and created during 2026",
   "status as of 2026-06-30 is Logged and status is finished",
-  "title contains \"a\" and title contains \"b\"",
+  'title contains "a" and title contains "b"',
 ])("%s may hold", (where) => expect(clash(where)).toBe(false));

@@ -18,7 +18,11 @@ interface Allowed {
  * Two conditions that can never hold at once, joined by `and` at the top: the later of them is told first.
  * Only what is certain is found: single-valued fields with plain values.
  */
-export function contradictionIn(where: Condition | undefined, subject: SubjectId, view: Viewpoint): readonly [Condition, Condition] | null {
+export function contradictionIn(
+  where: Condition | undefined,
+  subject: SubjectId,
+  view: Viewpoint,
+): readonly [Condition, Condition] | null {
   const seen = new Map<string, { test: Test; allowed: Allowed }[]>();
   for (const part of topParts(where)) {
     if (part.kind !== "test" || part.asOf) continue;
@@ -44,8 +48,16 @@ function allowedBy(test: Test, subject: SubjectId, view: Viewpoint): Allowed | n
   const kept = typeOf(field).kept;
   if (kept === "number" && operators[operator].takes.startsWith("number")) {
     const [low, high] = values.map((value) => new Exact(keptNumber(value, field, view)));
-    const bounds: Partial<Record<typeof operator, Allowed>> = { over: { from: low.plus("1e-9") }, under: { to: low.minus("1e-9") }, atLeast: { from: low }, atMost: { to: low }, between: { from: low, to: high } };
-    return values.some((value) => value.kind === "number" && value.working) ? null : { ...bounds[operator], empty: false };
+    const bounds: Partial<Record<typeof operator, Allowed>> = {
+      over: { from: low.plus("1e-9") },
+      under: { to: low.minus("1e-9") },
+      atLeast: { from: low },
+      atMost: { to: low },
+      between: { from: low, to: high },
+    };
+    return values.some((value) => value.kind === "number" && value.working)
+      ? null
+      : { ...bounds[operator], empty: false };
   }
   if (!field.thing || values.some((value) => value.kind === "unset")) return null;
   const ids = new Set(idsOf(values, view).map(String));
@@ -59,14 +71,20 @@ function daysOf({ operator, values }: Test, view: Viewpoint): Allowed | null {
   const start = new Exact(first.start);
   const end = new Exact(last.end).minus(1);
   const stretches: Partial<Record<typeof operator, Allowed>> = {
-    during: { from: start, to: end }, on: { from: start, to: end }, betweenDays: { from: start, to: end },
-    before: { to: start.minus(1) }, after: { from: new Exact(first.end) }, since: { from: start }, until: { to: new Exact(first.end) },
+    during: { from: start, to: end },
+    on: { from: start, to: end },
+    betweenDays: { from: start, to: end },
+    before: { to: start.minus(1) },
+    after: { from: new Exact(first.end) },
+    since: { from: start },
+    until: { to: new Exact(first.end) },
   };
   return stretches[operator] ? { ...stretches[operator], empty: false } : null;
 }
 
 function excludes(a: Allowed, b: Allowed): boolean {
-  if ((a.empty === true && b.empty === false) || (a.empty === false && b.empty === true)) return true;
+  if ((a.empty === true && b.empty === false) || (a.empty === false && b.empty === true))
+    return true;
   if (a.only && b.only) return ![...a.only].some((id) => b.only!.has(id));
   if (a.only && b.not) return [...a.only].every((id) => b.not!.has(id));
   if (b.only && a.not) return [...b.only].every((id) => a.not!.has(id));

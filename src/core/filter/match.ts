@@ -1,15 +1,24 @@
 import { folded, invariant } from "../base";
 import { MINUTES_IN, isDate, isNumeric, typeOf, type Field } from "../catalog";
 import { Exact } from "../base";
-import { comparedPeriod, instantText, resolvePeriod, workingDayMinutes, type Period, type PeriodDates } from "../time";
+import {
+  comparedPeriod,
+  instantText,
+  resolvePeriod,
+  workingDayMinutes,
+  type Period,
+  type PeriodDates,
+} from "../time";
 import { bind, joined, sql, type Bound, type Fragment, type Viewpoint } from "../sql";
 import type { Target } from "./operators/defineOperator";
 import type { Value } from "./value";
 
 /** A text in SQL, folded by the same rule as `folded` does here. */
-export const foldedSql = (text: Fragment): Fragment => sql`lower(normalize(${text}, NFC) COLLATE "und-x-icu")`;
+export const foldedSql = (text: Fragment): Fragment =>
+  sql`lower(normalize(${text}, NFC) COLLATE "und-x-icu")`;
 
-const any = (tests: readonly Fragment[]): Fragment => (tests.length ? sql`(${joined(tests, " OR ")})` : sql`FALSE`);
+const any = (tests: readonly Fragment[]): Fragment =>
+  tests.length ? sql`(${joined(tests, " OR ")})` : sql`FALSE`;
 
 /** The identities that thing values stand for, for this viewer and instant. */
 export function idsOf(values: readonly Value[], view: Viewpoint): number[] {
@@ -25,22 +34,45 @@ function idsOfOne(value: Value, view: Viewpoint): readonly number[] {
     case "stage":
       return catalog.names.statusesOf(value.stage).map((status) => status.id);
     case "current":
-      return catalog.names.list("sprint").filter((s) => s.startsAt !== undefined && s.startsAt <= now && (s.closedAt === undefined || s.closedAt > now)).map((s) => s.id);
+      return catalog.names
+        .list("sprint")
+        .filter(
+          (s) =>
+            s.startsAt !== undefined &&
+            s.startsAt <= now &&
+            (s.closedAt === undefined || s.closedAt > now),
+        )
+        .map((s) => s.id);
     case "viewer":
-      return { me: [viewer.person], "my team": viewer.team === null ? [] : [viewer.team], "my teams": viewer.teams, "my projects": viewer.projects }[value.word];
+      return {
+        me: [viewer.person],
+        "my team": viewer.team === null ? [] : [viewer.team],
+        "my teams": viewer.teams,
+        "my projects": viewer.projects,
+      }[value.word];
     default:
       return [];
   }
 }
 
-const textsOf = (values: readonly Value[]): string[] => values.flatMap((v) => (v.kind === "text" ? [folded(v.text)] : v.kind === "stage" ? (v.stage === "open" ? ["waiting", "under way"] : [v.stage]) : []));
+const textsOf = (values: readonly Value[]): string[] =>
+  values.flatMap((v) =>
+    v.kind === "text"
+      ? [folded(v.text)]
+      : v.kind === "stage"
+        ? v.stage === "open"
+          ? ["waiting", "under way"]
+          : [v.stage]
+        : [],
+  );
 
 /** A number with its unit as the field keeps it: durations in minutes; a working day is the hours of one. */
 export function keptNumber(value: Value, field: Field, view: Viewpoint): string {
   invariant(value.kind === "number", "a number was checked before");
   if (field.type !== "duration") return value.number;
   const unit = value.unit ?? field.unit ?? "minutes";
-  if (value.working && unit === "days") return new Exact(value.number).times(workingDayMinutes(view.calendar)).toFixed();
+  if (value.working && unit === "days")
+    return new Exact(value.number).times(workingDayMinutes(view.calendar)).toFixed();
   return new Exact(value.number).times(MINUTES_IN[unit]).toFixed();
 }
 
@@ -53,13 +85,22 @@ export function datesOf(value: Value, view: Viewpoint): PeriodDates {
 /** The dates in which something lies: those of the period, or those it is compared with. */
 export function stretchOf(period: Period, view: Viewpoint): PeriodDates {
   const asked = view.asked ?? view.now;
-  return view.compared ? comparedPeriod(period, view.compared, asked, view.calendar) : resolvePeriod(period, asked, view.calendar);
+  return view.compared
+    ? comparedPeriod(period, view.compared, asked, view.calendar)
+    : resolvePeriod(period, asked, view.calendar);
 }
 
 /** A test of a number against kept numbers, in working time where the unit says so. */
-export function compares({ path, field, relation }: Target, values: readonly Value[], test: (value: Fragment, ...kept: Bound[]) => Fragment): Fragment {
+export function compares(
+  { path, field, relation }: Target,
+  values: readonly Value[],
+  test: (value: Fragment, ...kept: Bound[]) => Fragment,
+): Fragment {
   const working = values.some((value) => value.kind === "number" && value.working);
-  return test(relation.raw(path, working), ...values.map((value) => bind(keptNumber(value, field, relation.view), "numeric")));
+  return test(
+    relation.raw(path, working),
+    ...values.map((value) => bind(keptNumber(value, field, relation.view), "numeric")),
+  );
 }
 
 /** True where the single value is one of these; unknown of an empty one, unless `not set` is among them. */
@@ -73,71 +114,128 @@ export function isAnyOf({ path, field, relation }: Target, values: readonly Valu
 
 function equalsAny({ path, field, relation }: Target, values: readonly Value[]): Fragment {
   if (isOpenness(field, values)) return relation.isOpen(path);
-  if (isOpenOnly(field, values, relation.view) && relation.over === "spans") return sql`(${isOneOf({ path, field, relation }, values)} AND ${relation.isOpen(path)})`;
+  if (isOpenOnly(field, values, relation.view) && relation.over === "spans")
+    return sql`(${isOneOf({ path, field, relation }, values)} AND ${relation.isOpen(path)})`;
   return isOneOf({ path, field, relation }, values);
 }
 
 function isOneOf({ path, field, relation }: Target, values: readonly Value[]): Fragment {
   const { kept } = typeOf(field);
-  if (field.source.kind === "derived" && field.source.name === "stage") return isStage(path, relation, values);
+  if (field.source.kind === "derived" && field.source.name === "stage")
+    return isStage(path, relation, values);
   const indexed = relation.indexed(path);
   if (indexed?.kind === "custom" && (kept === "text" || kept === "thing")) {
-    const documents = (kept === "text" ? textsOf(values) : idsOf(values, relation.view)).map((one) => ({ [indexed.key]: one }));
-    return any(documents.map((document) => sql`${indexed.document} @> ${bind(JSON.stringify(document), "jsonb")}`));
+    const documents = (kept === "text" ? textsOf(values) : idsOf(values, relation.view)).map(
+      (one) => ({ [indexed.key]: one }),
+    );
+    return any(
+      documents.map(
+        (document) => sql`${indexed.document} @> ${bind(JSON.stringify(document), "jsonb")}`,
+      ),
+    );
   }
   return valueIsAny(relation.raw(path), field, values, relation.view);
 }
 
 /** True where a value of a field's type is one of these, none of which is `not set`. */
-export function valueIsAny(value: Fragment, field: Field, values: readonly Value[], view: Viewpoint): Fragment {
+export function valueIsAny(
+  value: Fragment,
+  field: Field,
+  values: readonly Value[],
+  view: Viewpoint,
+): Fragment {
   const { kept } = typeOf(field);
   if (kept === "thing") return sql`${value} = ANY(${bind(idsOf(values, view), "int[]")})`;
-  if (kept === "number") return sql`${value} = ANY(${bind(values.map((v) => keptNumber(v, field, view)), "numeric[]")})`;
-  if (kept === "flag") return any(values.map((v) => sql`${value} = ${bind(v.kind === "flag" && v.yes, "boolean")}`));
+  if (kept === "number")
+    return sql`${value} = ANY(${bind(
+      values.map((v) => keptNumber(v, field, view)),
+      "numeric[]",
+    )})`;
+  if (kept === "flag")
+    return any(values.map((v) => sql`${value} = ${bind(v.kind === "flag" && v.yes, "boolean")}`));
   if (isDate(field)) return any(values.map((v) => inside(value, field, datesOf(v, view))));
   const texts = textsOf(values);
   // The choices of a field of our own are kept as they are spelled here, so an index on them can answer.
-  if (field.choices && field.source.kind !== "custom") return sql`${value} = ANY(${bind(field.choices.filter((choice) => texts.includes(folded(choice))), "text[]")})`;
+  if (field.choices && field.source.kind !== "custom")
+    return sql`${value} = ANY(${bind(
+      field.choices.filter((choice) => texts.includes(folded(choice))),
+      "text[]",
+    )})`;
   return sql`${foldedSql(value)} = ANY(${bind(texts, "text[]")})`;
 }
 
 /** Whether a test of a status or stage asks only whether the item is open: states know that of themselves. */
-export const isOpenness = (field: Field, values: readonly Value[]): boolean => (field.id === "status" || field.id === "stage") && values.length === 1 && values[0].kind === "stage" && values[0].stage === "open";
+export const isOpenness = (field: Field, values: readonly Value[]): boolean =>
+  (field.id === "status" || field.id === "stage") &&
+  values.length === 1 &&
+  values[0].kind === "stage" &&
+  values[0].stage === "open";
 
 /** Whether only what is open has one of these statuses or stages: said of states, it leads to the index of those that are open. */
-function isOpenOnly({ id, source }: Field, values: readonly Value[], { catalog }: Viewpoint): boolean {
-  if (id === "stage" && source.kind === "derived") return textsOf(values).every((stage) => stage !== "finished");
+function isOpenOnly(
+  { id, source }: Field,
+  values: readonly Value[],
+  { catalog }: Viewpoint,
+): boolean {
+  if (id === "stage" && source.kind === "derived")
+    return textsOf(values).every((stage) => stage !== "finished");
   if (id !== "status" || values.length === 0) return false;
-  return values.every((value) => value.kind === "thing" && ["waiting", "under way"].includes(catalog.names.find("status", value.id)?.stage ?? ""));
+  return values.every(
+    (value) =>
+      value.kind === "thing" &&
+      ["waiting", "under way"].includes(catalog.names.find("status", value.id)?.stage ?? ""),
+  );
 }
 
 /** Stages are tested on the status, which has the index. */
-function isStage(path: Target["path"], relation: Target["relation"], values: readonly Value[]): Fragment {
+function isStage(
+  path: Target["path"],
+  relation: Target["relation"],
+  values: readonly Value[],
+): Fragment {
   const stages = textsOf(values);
   const { names } = relation.view.catalog;
-  const ids = names.list("status").filter((status) => status.stage && stages.includes(status.stage)).map((status) => status.id);
+  const ids = names
+    .list("status")
+    .filter((status) => status.stage && stages.includes(status.stage))
+    .map((status) => status.id);
   const owners = path.slice(0, -1);
   const last = path[path.length - 1];
-  const status = { ...last, id: "status", tracked: true, source: { kind: "column", column: "status_id" } } as Field;
+  const status = {
+    ...last,
+    id: "status",
+    tracked: true,
+    source: { kind: "column", column: "status_id" },
+  } as Field;
   return sql`${relation.raw([...owners, status] as unknown as Target["path"])} = ANY(${bind(ids, "int[]")})`;
 }
 
 export type ListTest = "any" | "all";
 
 /** Tests of a many-valued field; of an empty list neither is true. */
-export function includes({ path, field, relation }: Target, values: readonly Value[], how: ListTest): Fragment {
+export function includes(
+  { path, field, relation }: Target,
+  values: readonly Value[],
+  how: ListTest,
+): Fragment {
   const indexed = relation.indexed(path);
   invariant(indexed, "list fields are indexed");
   const isThing = typeOf(field).kept === "thing";
-  const each = values.filter((v) => v.kind !== "unset").map((value) => (isThing ? idsOf([value], relation.view) : textsOf([value])));
+  const each = values
+    .filter((v) => v.kind !== "unset")
+    .map((value) => (isThing ? idsOf([value], relation.view) : textsOf([value])));
   if (indexed.kind === "custom") {
-    const holds = (one: string | number) => sql`${indexed.document} @> ${bind(JSON.stringify({ [indexed.key]: [one] }), "jsonb")}`;
+    const holds = (one: string | number) =>
+      sql`${indexed.document} @> ${bind(JSON.stringify({ [indexed.key]: [one] }), "jsonb")}`;
     const tests = each.map((choices) => any(choices.map(holds)));
     return how === "any" ? any(tests) : sql`(${joined(tests, " AND ")})`;
   }
   const type = isThing ? "int[]" : "text[]";
   if (how === "any") return sql`${indexed.array} && ${bind(each.flat(), type)}`;
-  return sql`(${joined(each.map((choices) => sql`${indexed.array} && ${bind(choices, type)}`), " AND ")})`;
+  return sql`(${joined(
+    each.map((choices) => sql`${indexed.array} && ${bind(choices, type)}`),
+    " AND ",
+  )})`;
 }
 
 /** Inside the dates of a period. Instants run to its end (outside), or to now (inside) where it is so far. */
@@ -146,11 +244,15 @@ export function inside(value: Fragment, field: Field, dates: PeriodDates): Fragm
 }
 
 export function since(value: Fragment, field: Field, dates: PeriodDates): Fragment {
-  return field.type === "date" ? sql`${value} >= ${bind(dates.from, "date")}` : sql`${value} >= ${bind(instantText(dates.start), "timestamptz")}`;
+  return field.type === "date"
+    ? sql`${value} >= ${bind(dates.from, "date")}`
+    : sql`${value} >= ${bind(instantText(dates.start), "timestamptz")}`;
 }
 
 export function before(value: Fragment, field: Field, dates: PeriodDates): Fragment {
-  return field.type === "date" ? sql`${value} < ${bind(dates.from, "date")}` : sql`${value} < ${bind(instantText(dates.start), "timestamptz")}`;
+  return field.type === "date"
+    ? sql`${value} < ${bind(dates.from, "date")}`
+    : sql`${value} < ${bind(instantText(dates.start), "timestamptz")}`;
 }
 
 export function until(value: Fragment, field: Field, dates: PeriodDates): Fragment {
@@ -168,7 +270,11 @@ export function after(value: Fragment, field: Field, dates: PeriodDates): Fragme
 /** A text as a LIKE pattern in which nothing is a wildcard. */
 const plain = (text: string): string => folded(text).replace(/[\\%_]/g, (sign) => "\\" + sign);
 
-export function textLike({ path, relation }: Target, value: Value, around: (text: string) => string): Fragment {
+export function textLike(
+  { path, relation }: Target,
+  value: Value,
+  around: (text: string) => string,
+): Fragment {
   invariant(value.kind === "text", "a text was checked before");
   return sql`${foldedSql(relation.raw(path))} LIKE ${bind(around(plain(value.text)), "text")}`;
 }

@@ -8,9 +8,21 @@ export interface WorkDay {
 
 export interface Forecast {
   /** Working days from now until 50, 85 and 95 % of the runs are done; null where they are not within two years. */
-  readonly days: { readonly p50: number | null; readonly p85: number | null; readonly p95: number | null };
+  readonly days: {
+    readonly p50: number | null;
+    readonly p85: number | null;
+    readonly p95: number | null;
+  };
   /** For each working day ahead, what remains in half of the runs, and in the better and worse of 85 and 95 %; and the share of runs that are done by its end. */
-  readonly fan: readonly { readonly day: number; readonly p5: number; readonly p15: number; readonly p50: number; readonly p85: number; readonly p95: number; readonly done: number }[];
+  readonly fan: readonly {
+    readonly day: number;
+    readonly p5: number;
+    readonly p15: number;
+    readonly p50: number;
+    readonly p85: number;
+    readonly p95: number;
+    readonly done: number;
+  }[];
   readonly runs: number;
   readonly rests: number;
 }
@@ -39,7 +51,12 @@ export function seeded(seed: number): () => number {
  * @param remaining what remains now, in the unit of the days
  * @returns null where fewer than ten days are known
  */
-export function forecastOf(remaining: string, days: readonly WorkDay[], seed: number, runs = RUNS): Forecast | null {
+export function forecastOf(
+  remaining: string,
+  days: readonly WorkDay[],
+  seed: number,
+  runs = RUNS,
+): Forecast | null {
   if (days.length < LEAST_DAYS) return null;
   const known = days.slice(-MOST_DAYS);
   const from = new Exact(remaining).toNumber();
@@ -65,14 +82,36 @@ export function forecastOf(remaining: string, days: readonly WorkDay[], seed: nu
     return Number.isFinite(day) ? day : null;
   };
   const found = { p50: at(0.5), p85: at(0.85), p95: at(0.95) };
-  return { days: found, fan: fanOf(paths, ends, from, found.p95 ?? found.p85 ?? found.p50 ?? 60), runs, rests: known.length };
+  return {
+    days: found,
+    fan: fanOf(paths, ends, from, found.p95 ?? found.p85 ?? found.p50 ?? 60),
+    runs,
+    rests: known.length,
+  };
 }
 
-function fanOf(paths: readonly (readonly number[])[], ends: readonly number[], from: number, last: number): Forecast["fan"] {
+function fanOf(
+  paths: readonly (readonly number[])[],
+  ends: readonly number[],
+  from: number,
+  last: number,
+): Forecast["fan"] {
   const length = Math.min(last, FARTHEST);
-  return [{ day: 0, p5: from, p15: from, p50: from, p85: from, p95: from, done: from > 0 ? 0 : 1 }, ...Array.from({ length }, (_, i) => {
-    const left = paths.map((path) => path[i] ?? 0).sort((a, b) => a - b);
-    const at = (share: number) => left[Math.min(left.length - 1, Math.floor(share * left.length))];
-    return { day: i + 1, p5: at(0.05), p15: at(0.15), p50: at(0.5), p85: at(0.85), p95: at(0.95), done: ends.filter((end) => end <= i + 1).length / ends.length };
-  })];
+  return [
+    { day: 0, p5: from, p15: from, p50: from, p85: from, p95: from, done: from > 0 ? 0 : 1 },
+    ...Array.from({ length }, (_, i) => {
+      const left = paths.map((path) => path[i] ?? 0).sort((a, b) => a - b);
+      const at = (share: number) =>
+        left[Math.min(left.length - 1, Math.floor(share * left.length))];
+      return {
+        day: i + 1,
+        p5: at(0.05),
+        p15: at(0.15),
+        p50: at(0.5),
+        p85: at(0.85),
+        p95: at(0.95),
+        done: ends.filter((end) => end <= i + 1).length / ends.length,
+      };
+    }),
+  ];
 }

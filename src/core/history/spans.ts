@@ -2,9 +2,21 @@ import type { Instant } from "../time";
 import type { Stage } from "../catalog";
 
 /** The fields whose every move is kept, in the order in which spans list them. Values are texts as kept (identities of things, numbers, instants in µs); null is not set. */
-export const TRACKED = ["status", "priority", "assignee", "team", "project", "service", "sprint", "points", "remaining estimate", "due"] as const;
+export const TRACKED = [
+  "status",
+  "priority",
+  "assignee",
+  "team",
+  "project",
+  "service",
+  "sprint",
+  "points",
+  "remaining estimate",
+  "due",
+] as const;
 export type TrackedField = (typeof TRACKED)[number];
-export const isTracked = (field: string): field is TrackedField => (TRACKED as readonly string[]).includes(field);
+export const isTracked = (field: string): field is TrackedField =>
+  (TRACKED as readonly string[]).includes(field);
 
 export type TrackedValues = { readonly [F in TrackedField]: string | null };
 
@@ -84,7 +96,8 @@ export function valuesAtCreation(now: TrackedValues, moves: readonly Move[]): Tr
 export function spansOf(life: ItemLife, moves: readonly Move[], rules: HistoryRules): Span[] {
   let values = valuesAtCreation(life.now, moves);
   let at = 0;
-  while (at < moves.length && moves[at].at <= life.createdAt) values = { ...values, [moves[at].field]: moves[at++].to };
+  while (at < moves.length && moves[at].at <= life.createdAt)
+    values = { ...values, [moves[at].field]: moves[at++].to };
   let derived = derivedAtCreation(values, life.createdAt, rules);
   const spans: Span[] = [];
   let from = life.createdAt;
@@ -103,18 +116,27 @@ export function spansOf(life: ItemLife, moves: readonly Move[], rules: HistoryRu
 }
 
 /** What can change from one state to the next, each a bit: every tracked field, whether the item is open, whether it is there. */
-export const CHANGES = Object.fromEntries([...TRACKED, "open", "there"].map((name, index) => [name, 1 << index])) as { readonly [F in TrackedField | "open" | "there"]: number };
+export const CHANGES = Object.fromEntries(
+  [...TRACKED, "open", "there"].map((name, index) => [name, 1 << index]),
+) as { readonly [F in TrackedField | "open" | "there"]: number };
 
 /** Which of these differ between two states that follow on one another; there is none before creation and after deletion. */
 export function changesBetween(before: Span | undefined, after: Span | undefined): number {
   if (!before || !after) return CHANGES.there;
   const open = before.isOpen === after.isOpen ? 0 : CHANGES.open;
-  return TRACKED.reduce((bits, field) => (before.values[field] === after.values[field] ? bits : bits | CHANGES[field]), open);
+  return TRACKED.reduce(
+    (bits, field) => (before.values[field] === after.values[field] ? bits : bits | CHANGES[field]),
+    open,
+  );
 }
 
 const NOTHING: Elapsed = { clock: 0, working: 0 };
 
-function derivedAtCreation(values: TrackedValues, createdAt: Instant, { stageOf }: HistoryRules): Derived {
+function derivedAtCreation(
+  values: TrackedValues,
+  createdAt: Instant,
+  { stageOf }: HistoryRules,
+): Derived {
   const stage = stageOf(values.status);
   return {
     isOpen: stage === "waiting" || stage === "under way",
@@ -129,7 +151,12 @@ function derivedAtCreation(values: TrackedValues, createdAt: Instant, { stageOf 
   };
 }
 
-function derivedAfter(before: Derived & Pick<Span, "from" | "values">, next: TrackedValues, at: Instant, rules: HistoryRules): Derived {
+function derivedAfter(
+  before: Derived & Pick<Span, "from" | "values">,
+  next: TrackedValues,
+  at: Instant,
+  rules: HistoryRules,
+): Derived {
   const old = before.values;
   const was = rules.stageOf(old.status);
   const is = rules.stageOf(next.status);
@@ -140,7 +167,9 @@ function derivedAfter(before: Derived & Pick<Span, "from" | "values">, next: Tra
     statusSince: hasMoved ? at : before.statusSince,
     startedAt: before.startedAt ?? (is === "under way" && hasMoved ? at : null),
     finishedAt: is !== "finished" ? null : was === "finished" ? before.finishedAt : at,
-    reassigned: before.reassigned + (old.assignee !== next.assignee && old.assignee !== null && next.assignee !== null ? 1 : 0),
+    reassigned:
+      before.reassigned +
+      (old.assignee !== next.assignee && old.assignee !== null && next.assignee !== null ? 1 : 0),
     reopened: before.reopened + (was === "finished" && is !== "finished" ? 1 : 0),
     ran,
     responded: before.responded ?? (hasMoved ? ran : null),
@@ -149,6 +178,12 @@ function derivedAfter(before: Derived & Pick<Span, "from" | "values">, next: Tra
 }
 
 /** How long promises have run at an instant inside a state. */
-function ranUntil({ ran, from, values }: Pick<Span, "ran" | "from" | "values">, at: Instant, { isPaused, worked }: HistoryRules): Elapsed {
-  return isPaused(values.status) ? ran : { clock: ran.clock + at - from, working: ran.working + worked(at) - worked(from) };
+function ranUntil(
+  { ran, from, values }: Pick<Span, "ran" | "from" | "values">,
+  at: Instant,
+  { isPaused, worked }: HistoryRules,
+): Elapsed {
+  return isPaused(values.status)
+    ? ran
+    : { clock: ran.clock + at - from, working: ran.working + worked(at) - worked(from) };
 }

@@ -6,7 +6,8 @@ import { keepOne, less } from "./merging";
 export const highest = defineMeasure({
   words: "highest",
   needsField: true,
-  fits: (field) => !field.many && (typeOf(field).measured === true || typeOf(field).ranked === true),
+  fits: (field) =>
+    !field.many && (typeOf(field).measured === true || typeOf(field).ranked === true),
   needs: "a number, money, a duration or a date",
   additive: false,
   toSql: (value) => [sql`max(${value})`],

@@ -10,7 +10,17 @@ import { p95 } from "./p95";
 import { sum } from "./sum";
 
 /** Every measure, in the order of menus. */
-export const measures = { count, sum, average, median, lowest, highest, p85, p95, distinct } as const satisfies Record<string, MeasureKind>;
+export const measures = {
+  count,
+  sum,
+  average,
+  median,
+  lowest,
+  highest,
+  p85,
+  p95,
+  distinct,
+} as const satisfies Record<string, MeasureKind>;
 export type MeasureId = keyof typeof measures;
 export const MEASURE_IDS = Object.keys(measures) as [MeasureId, ...MeasureId[]];
 export type { MeasureKind, Parts } from "./defineMeasure";

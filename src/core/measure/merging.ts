@@ -1,18 +1,26 @@
 import { Exact } from "../base";
 import type { Parts } from "./defineMeasure";
 
-const present = (values: readonly (string | null)[]): string[] => values.filter((value): value is string => value !== null);
+const present = (values: readonly (string | null)[]): string[] =>
+  values.filter((value): value is string => value !== null);
 
-export const sumOf = (values: readonly (string | null)[]): string => present(values).reduce((sum, value) => sum.plus(value), new Exact(0)).toFixed();
+export const sumOf = (values: readonly (string | null)[]): string =>
+  present(values)
+    .reduce((sum, value) => sum.plus(value), new Exact(0))
+    .toFixed();
 
 /** Adds the parts column by column. */
-export const addParts = (parts: readonly Parts[]): Parts => (parts[0] ?? []).map((_, column) => sumOf(parts.map((part) => part[column])));
+export const addParts = (parts: readonly Parts[]): Parts =>
+  (parts[0] ?? []).map((_, column) => sumOf(parts.map((part) => part[column])));
 
 /** Keeps the least (or greatest) of the first column; numbers and ISO dates both compare by `less`. */
 export function keepOne(parts: readonly Parts[], better: (a: string, b: string) => boolean): Parts {
   const values = present(parts.map((part) => part[0]));
-  return [values.length ? values.reduce((best, value) => (better(value, best) ? value : best)) : null];
+  return [
+    values.length ? values.reduce((best, value) => (better(value, best) ? value : best)) : null,
+  ];
 }
 
 const NUMBER = /^-?\d+(\.\d+)?$/;
-export const less = (a: string, b: string): boolean => (NUMBER.test(a) && NUMBER.test(b) ? new Exact(a).lt(b) : a < b);
+export const less = (a: string, b: string): boolean =>
+  NUMBER.test(a) && NUMBER.test(b) ? new Exact(a).lt(b) : a < b;

@@ -10,6 +10,8 @@ export const percentile = (words: string, share: number): MeasureKind =>
     fits: sum.fits,
     needs: sum.needs,
     additive: false,
-    toSql: (value) => [sql`percentile_cont(${bind(share, "numeric")}) WITHIN GROUP (ORDER BY (${value})::float8)`],
+    toSql: (value) => [
+      sql`percentile_cont(${bind(share, "numeric")}) WITHIN GROUP (ORDER BY (${value})::float8)`,
+    ],
     finish: ([value = null]) => value,
   });

@@ -1,11 +1,31 @@
 import { invariant } from "../base";
-import { bind, compile, EMPTY, identifier, joined, Relation, sql, type Fragment, type Statement, type Viewpoint } from "../sql";
+import {
+  bind,
+  compile,
+  EMPTY,
+  identifier,
+  joined,
+  Relation,
+  sql,
+  type Fragment,
+  type Statement,
+  type Viewpoint,
+} from "../sql";
 import { lastOf } from "../catalog";
 import { groupsOf, type CountReport, type Report, type SimpleMeasure } from "../definition";
 import { conditionSql, inside, stretchOf } from "../filter";
 import { measures } from "../measure";
 import { dateGroupOf } from "../sentence";
-import { isHidden, isMapped, readKey, tierKey, tierOf, tierValue, type Key, type Tier } from "./key";
+import {
+  isHidden,
+  isMapped,
+  readKey,
+  tierKey,
+  tierOf,
+  tierValue,
+  type Key,
+  type Tier,
+} from "./key";
 import { isOfList, termsOf, type Terms } from "./term";
 
 /** What a term comes to in a group: the records it counts, those of them with a value (null where it needs none), its parts. */
@@ -32,7 +52,13 @@ export interface Grouping extends Terms {
 
 export const groupingOf = (report: CountReport, view: Viewpoint): Grouping => {
   const tiers = groupsOf(report).map((group) => tierOf(group, view, report.subject.id));
-  return { report, view, tiers, tops: tiers.map(() => undefined), ...termsOf(report.measures, view.catalog) };
+  return {
+    report,
+    view,
+    tiers,
+    tops: tiers.map(() => undefined),
+    ...termsOf(report.measures, view.catalog),
+  };
 };
 
 interface Options {
@@ -48,7 +74,10 @@ interface Options {
  * Every figure, every total and every list of records of the report is made from these rows, so they agree.
  * A term with conditions of its own has a column that says which rows are its; a row that no term counts is left out.
  */
-export function countedRows(grouping: Grouping, options: Options & { readonly texts?: boolean }): Fragment {
+export function countedRows(
+  grouping: Grouping,
+  options: Options & { readonly texts?: boolean },
+): Fragment {
   const { report, view, tiers, tops } = grouping;
   const relation = new Relation(report.subject.id, view);
   const tests = reportTests(report, relation);
@@ -62,7 +91,10 @@ export function countedRows(grouping: Grouping, options: Options & { readonly te
     const hidden = hides ? isHidden(tier, value, view) : undefined;
     if (hidden) tests.push(sql`(${hidden}) IS NOT TRUE`);
     if (tier.field.many) listed = true;
-    if (isKey) columns.push(sql`${isMapped(tier, tops[index]) || options.texts ? tierKey(tier, value, view, tops[index]) : value} AS ${identifier(`k${index}`)}`);
+    if (isKey)
+      columns.push(
+        sql`${isMapped(tier, tops[index]) || options.texts ? tierKey(tier, value, view, tops[index]) : value} AS ${identifier(`k${index}`)}`,
+      );
   });
   const own = options.terms.map((term) => term.where && conditionSql(term.where, relation));
   if (own.length && own.every(Boolean)) tests.push(sql`(${joined(own as Fragment[], " OR ")})`);
@@ -71,7 +103,9 @@ export function countedRows(grouping: Grouping, options: Options & { readonly te
     if (isOwn) columns.push(sql`(${isOwn}) IS TRUE AS ${identifier(`f${index}`)}`);
     if (!term.field) return;
     const value = measuredValue(term, relation);
-    columns.push(sql`${isOwn ? sql`CASE WHEN ${isOwn} THEN ${value} END` : value} AS ${identifier(`m${index}`)}`);
+    columns.push(
+      sql`${isOwn ? sql`CASE WHEN ${isOwn} THEN ${value} END` : value} AS ${identifier(`m${index}`)}`,
+    );
   });
   const distinct = listed ? sql`DISTINCT ` : EMPTY;
   return sql`SELECT ${distinct}${joined([sql`${relation.id} AS id`, ...columns], ", ")} FROM ${relation.from()} WHERE ${joined([...tests, relation.guard()], " AND ")}`;
@@ -92,7 +126,8 @@ export function reportTests(report: Report, relation: Relation): Fragment[] {
 
 /** What the subject alone asks for. */
 export function subjectTests({ subject }: Pick<Report, "subject">, relation: Relation): Fragment[] {
-  if (subject.filter !== undefined) return [conditionSql({ kind: "filter", filter: subject.filter }, relation)];
+  if (subject.filter !== undefined)
+    return [conditionSql({ kind: "filter", filter: subject.filter }, relation)];
   return subject.kind === undefined ? [] : [sql`${relation.kind} = ${bind(subject.kind, "int")}`];
 }
 
@@ -118,7 +153,10 @@ function aggregatesOf(term: SimpleMeasure, index: number, { report, view }: Grou
   const value = identifier(`m${index}`);
   const records = term.where ? [sql`count(*) FILTER (WHERE ${identifier(`f${index}`)})`] : [];
   if (!term.field) return records;
-  const parts = term.measure === "distinct" && isOfList(term, report.subject.id, view.catalog) ? [distinctInLists(value)] : measures[term.measure].toSql(value);
+  const parts =
+    term.measure === "distinct" && isOfList(term, report.subject.id, view.catalog)
+      ? [distinctInLists(value)]
+      : measures[term.measure].toSql(value);
   return [...records, sql`count(${value})`, ...parts];
 }
 
@@ -127,10 +165,16 @@ const distinctInLists = (lists: Fragment): Fragment =>
   sql`(SELECT count(DISTINCT one) FROM jsonb_array_elements(jsonb_agg(to_jsonb(${lists}))) list, jsonb_array_elements_text(CASE jsonb_typeof(list) WHEN 'array' THEN list ELSE '[]' END) one)`;
 
 /** Reads what `aggregate` selected; all columns come as texts. */
-export function readAggregates(rows: readonly (readonly (string | null)[])[], grouping: Grouping, options: Options): Aggregate[] {
+export function readAggregates(
+  rows: readonly (readonly (string | null)[])[],
+  grouping: Grouping,
+  options: Options,
+): Aggregate[] {
   return rows.map((row) => {
     let at = options.keys.length;
-    const keys = options.keys.map((index, place) => readKey(row[place], grouping.tiers[index], grouping.tops[index]));
+    const keys = options.keys.map((index, place) =>
+      readKey(row[place], grouping.tiers[index], grouping.tops[index]),
+    );
     const records = Number(row[at++]);
     const read = options.terms.map((term): Measured => {
       const counted = term.where ? Number(row[at++]) : records;

@@ -1,5 +1,14 @@
 import { Exact } from "../base";
-import { bind, compile, joined, Relation, sql, type Fragment, type Statement, type Viewpoint } from "../sql";
+import {
+  bind,
+  compile,
+  joined,
+  Relation,
+  sql,
+  type Fragment,
+  type Statement,
+  type Viewpoint,
+} from "../sql";
 import type { BurndownReport, VelocityReport, WorkUnit } from "../definition";
 import { burndownOf, type Burndown, type BurndownSpan, type WorkSpan } from "../history";
 import { conditionSql } from "../filter";
@@ -22,12 +31,23 @@ export interface VelocityParts {
   readonly report: VelocityReport;
   readonly view: Viewpoint;
   readonly unit: WorkUnit;
-  readonly sprints: readonly { readonly id: number; readonly name: string; readonly closed: Instant; readonly committed: string; readonly finished: string }[];
+  readonly sprints: readonly {
+    readonly id: number;
+    readonly name: string;
+    readonly closed: Instant;
+    readonly committed: string;
+    readonly finished: string;
+  }[];
 }
 
 /** What a state weighs in each unit. */
-export const AMOUNTS: Readonly<Record<WorkUnit, Fragment>> = { count: sql`1`, points: sql`s.points`, "remaining estimate": sql`s.remaining_minutes` };
-const micros = (at: Fragment): Fragment => sql`CASE WHEN ${at} = 'infinity' THEN NULL ELSE (extract(epoch FROM ${at}) * 1000000)::bigint END`;
+export const AMOUNTS: Readonly<Record<WorkUnit, Fragment>> = {
+  count: sql`1`,
+  points: sql`s.points`,
+  "remaining estimate": sql`s.remaining_minutes`,
+};
+const micros = (at: Fragment): Fragment =>
+  sql`CASE WHEN ${at} = 'infinity' THEN NULL ELSE (extract(epoch FROM ${at}) * 1000000)::bigint END`;
 
 interface Scope {
   readonly span: BurndownSpan | null;
@@ -44,26 +64,57 @@ interface Scope {
 function spansSql(scope: Scope, unit: WorkUnit, view: Viewpoint): Statement {
   const relation = new Relation("items", view, "spans");
   const isIn = scope.isIn(relation);
-  const key = relation.value([{ id: "key", words: "key", type: "text", source: { kind: "column", column: "key" } }]);
-  return compile(sql`SELECT s.item_id, ${key}, ${micros(sql`s.valid_from`)}, ${micros(sql`s.valid_to`)}, ${isIn}, s.is_open, (${AMOUNTS[unit]})::text FROM ${relation.from()} WHERE ${relation.id} IN (${scope.items}) AND ${relation.guard()} ORDER BY s.item_id, s.valid_from`);
+  const key = relation.value([
+    { id: "key", words: "key", type: "text", source: { kind: "column", column: "key" } },
+  ]);
+  return compile(
+    sql`SELECT s.item_id, ${key}, ${micros(sql`s.valid_from`)}, ${micros(sql`s.valid_to`)}, ${isIn}, s.is_open, (${AMOUNTS[unit]})::text FROM ${relation.from()} WHERE ${relation.id} IN (${scope.items}) AND ${relation.guard()} ORDER BY s.item_id, s.valid_from`,
+  );
 }
 
 const readSpans = (rows: Rows, now: Instant): WorkSpan[] =>
-  rows.map(([item, key, from, to, isIn, isOpen, amount]) => ({ item: Number(item), key: key!, from: Number(from), to: to === null || Number(to) > now ? null : Number(to), isIn: isIn === "t", isOpen: isOpen === "t", amount }));
+  rows.map(([item, key, from, to, isIn, isOpen, amount]) => ({
+    item: Number(item),
+    key: key!,
+    from: Number(from),
+    to: to === null || Number(to) > now ? null : Number(to),
+    isIn: isIn === "t",
+    isOpen: isOpen === "t",
+    amount,
+  }));
 
 const sprintScope = (id: number, view: Viewpoint): Scope => {
   const sprint = view.catalog.names.find("sprint", id);
   const isIn = () => sql`s.sprint_id IS NOT DISTINCT FROM ${bind(id, "int")}`;
-  const closed = sprint?.closedAt !== undefined && sprint.closedAt <= view.now ? sprint.closedAt : null;
-  const span = sprint?.startsAt !== undefined && sprint.endsAt !== undefined ? { start: sprint.startsAt, end: sprint.endsAt, closed } : null;
-  return { span, name: sprint?.label ?? "", sprint: id, isIn, items: sql`SELECT x.item_id FROM state_spans x WHERE x.sprint_id = ${bind(id, "int")}` };
+  const closed =
+    sprint?.closedAt !== undefined && sprint.closedAt <= view.now ? sprint.closedAt : null;
+  const span =
+    sprint?.startsAt !== undefined && sprint.endsAt !== undefined
+      ? { start: sprint.startsAt, end: sprint.endsAt, closed }
+      : null;
+  return {
+    span,
+    name: sprint?.label ?? "",
+    sprint: id,
+    isIn,
+    items: sql`SELECT x.item_id FROM state_spans x WHERE x.sprint_id = ${bind(id, "int")}`,
+  };
 };
 
 /** Of the sprints that are running, the viewer's team's comes first; then the one begun last. */
 export function currentSprint(view: Viewpoint): number | null {
-  const running = view.catalog.names.list("sprint").filter((s) => s.startsAt !== undefined && s.startsAt <= view.now && (s.closedAt === undefined || s.closedAt > view.now));
+  const running = view.catalog.names
+    .list("sprint")
+    .filter(
+      (s) =>
+        s.startsAt !== undefined &&
+        s.startsAt <= view.now &&
+        (s.closedAt === undefined || s.closedAt > view.now),
+    );
   const mine = running.filter((s) => s.team !== undefined && view.viewer.teams.includes(s.team));
-  return [...(mine.length ? mine : running)].sort((a, b) => b.startsAt! - a.startsAt!)[0]?.id ?? null;
+  return (
+    [...(mine.length ? mine : running)].sort((a, b) => b.startsAt! - a.startsAt!)[0]?.id ?? null
+  );
 }
 
 function* scopeOf(report: BurndownReport, view: Viewpoint): Plan<Scope> {
@@ -72,27 +123,60 @@ function* scopeOf(report: BurndownReport, view: Viewpoint): Plan<Scope> {
   if (of.kind === "sprint") return sprintScope(of.sprint, view);
   if (of.kind === "current sprint") {
     const id = currentSprint(view);
-    return id === null ? { span: null, name: "no sprint is running", sprint: null, isIn: () => sql`FALSE`, items: sql`SELECT NULL::int` } : sprintScope(id, view);
+    return id === null
+      ? {
+          span: null,
+          name: "no sprint is running",
+          sprint: null,
+          isIn: () => sql`FALSE`,
+          items: sql`SELECT NULL::int`,
+        }
+      : sprintScope(id, view);
   }
   if (of.kind === "release") {
     const release = view.catalog.names.find("release", of.release);
-    const [rows] = yield [compile(sql`SELECT starts_on::text, due_on::text FROM releases WHERE id = ${bind(of.release, "int")}`)];
+    const [rows] = yield [
+      compile(
+        sql`SELECT starts_on::text, due_on::text FROM releases WHERE id = ${bind(of.release, "int")}`,
+      ),
+    ];
     const [from, to] = rows[0] ?? [null, null];
     const items = sql`SELECT x.id FROM items x WHERE x.release_id = ${bind(of.release, "int")}`;
-    return { span: from && to ? { start: startOfDay(from, zone), end: endOfDay(to, zone) - 1, closed: null } : null, name: release?.label ?? "", sprint: null, isIn: () => sql`TRUE`, items };
+    return {
+      span:
+        from && to
+          ? { start: startOfDay(from, zone), end: endOfDay(to, zone) - 1, closed: null }
+          : null,
+      name: release?.label ?? "",
+      sprint: null,
+      isIn: () => sql`TRUE`,
+      items,
+    };
   }
-  return { span: { start: startOfDay(of.from, zone), end: endOfDay(of.to, zone) - 1, closed: null }, name: "", sprint: null, finishedFirst: true, ...filterScope(report, view) };
+  return {
+    span: { start: startOfDay(of.from, zone), end: endOfDay(of.to, zone) - 1, closed: null },
+    name: "",
+    sprint: null,
+    finishedFirst: true,
+    ...filterScope(report, view),
+  };
 }
 
 /** Whether a state is in a filter is whatever its conditions say of it. */
 function filterScope(report: BurndownReport, view: Viewpoint): Pick<Scope, "isIn" | "items"> {
   const isIn = (relation: Relation) => {
-    const tests = [...subjectTests(report, relation), ...(report.where ? [conditionSql(report.where, relation)] : [])];
+    const tests = [
+      ...subjectTests(report, relation),
+      ...(report.where ? [conditionSql(report.where, relation)] : []),
+    ];
     return tests.length ? sql`(${joined(tests, " AND ")}) IS TRUE` : sql`TRUE`;
   };
   const relation = new Relation("items", view, "spans");
   const matches = isIn(relation);
-  return { isIn, items: sql`SELECT ${relation.id} FROM ${relation.from()} WHERE ${matches} AND ${relation.guard()}` };
+  return {
+    isIn,
+    items: sql`SELECT ${relation.id} FROM ${relation.from()} WHERE ${matches} AND ${relation.guard()}`,
+  };
 }
 
 /** How the work of a sprint, a release or a filter went, step by step. */
@@ -102,23 +186,53 @@ export function* planBurndown(report: BurndownReport, view: Viewpoint): Plan<Bur
   const base = { report, view, unit, name: scope.name, sprint: scope.sprint, span: scope.span };
   if (!scope.span || scope.span.start > view.now) return { ...base, burndown: null };
   const [rows] = yield [spansSql(scope, unit, view)];
-  return { ...base, burndown: burndownOf(readSpans(rows, view.now), scope.span, { now: view.now, calendar: view.calendar, ...(scope.finishedFirst ? { finishedFirst: true } : {}) }) };
+  return {
+    ...base,
+    burndown: burndownOf(readSpans(rows, view.now), scope.span, {
+      now: view.now,
+      calendar: view.calendar,
+      ...(scope.finishedFirst ? { finishedFirst: true } : {}),
+    }),
+  };
 }
 
 /** The closed sprints of a team, by when they were closed: what was committed, and what was finished net of what was reopened. */
 export function* planVelocity(report: VelocityReport, view: Viewpoint): Plan<VelocityParts> {
   const unit = report.unit ?? "points";
   const team = report.team ?? view.viewer.team;
-  const closed = view.catalog.names.list("sprint").filter((s) => s.team === team && team !== null && s.closedAt !== undefined && s.closedAt <= view.now && s.startsAt !== undefined && s.endsAt !== undefined).sort((a, b) => a.closedAt! - b.closedAt!);
+  const closed = view.catalog.names
+    .list("sprint")
+    .filter(
+      (s) =>
+        s.team === team &&
+        team !== null &&
+        s.closedAt !== undefined &&
+        s.closedAt <= view.now &&
+        s.startsAt !== undefined &&
+        s.endsAt !== undefined,
+    )
+    .sort((a, b) => a.closedAt! - b.closedAt!);
   const last = report.last ? closed.slice(-report.last) : closed;
   const scopes = last.map((sprint) => sprintScope(sprint.id, view));
   const rows = scopes.length ? yield scopes.map((scope) => spansSql(scope, unit, view)) : [];
   const sprints = last.flatMap((sprint, i) => {
-    const burndown = burndownOf(readSpans(rows[i], view.now), scopes[i].span!, { now: view.now, calendar: view.calendar });
+    const burndown = burndownOf(readSpans(rows[i], view.now), scopes[i].span!, {
+      now: view.now,
+      calendar: view.calendar,
+    });
     if (!burndown) return [];
-    return [{ id: sprint.id, name: sprint.name, closed: sprint.closedAt!, committed: burndown.committed, finished: netOf(burndown) }];
+    return [
+      {
+        id: sprint.id,
+        name: sprint.name,
+        closed: sprint.closedAt!,
+        committed: burndown.committed,
+        finished: netOf(burndown),
+      },
+    ];
   });
   return { report, view, unit, sprints };
 }
 
-const netOf = ({ totals }: Burndown): string => new Exact(totals.finished).minus(totals.reopened).toFixed();
+const netOf = ({ totals }: Burndown): string =>
+  new Exact(totals.finished).minus(totals.reopened).toFixed();

@@ -47,13 +47,28 @@ export function* planCount(report: CountReport, view: Viewpoint): Plan<CountPart
   const levels = yield* measureLevels(grouping);
   const hidden = yield* measureHidden(grouping);
   const before = report.compared ? yield* measureBefore(grouping) : null;
-  return { report, view, tiers: grouping.tiers, tops: grouping.tops, terms: grouping.terms, slots: grouping.slots, levels, hidden, buckets: trendBuckets(report, view), manyValued: grouping.tiers.some((tier) => tier.field.many), before };
+  return {
+    report,
+    view,
+    tiers: grouping.tiers,
+    tops: grouping.tops,
+    terms: grouping.terms,
+    slots: grouping.slots,
+    levels,
+    hidden,
+    buckets: trendBuckets(report, view),
+    manyValued: grouping.tiers.some((tier) => tier.field.many),
+    before,
+  };
 }
 
 /** The same groups in the periods that the report's are compared with. */
 function* measureBefore(grouping: Grouping): Plan<NonNullable<CountParts["before"]>> {
   const view: Viewpoint = { ...grouping.view, compared: grouping.report.compared! };
-  return { levels: yield* measureLevels({ ...grouping, view }), buckets: trendBuckets(grouping.report, view) };
+  return {
+    levels: yield* measureLevels({ ...grouping, view }),
+    buckets: trendBuckets(grouping.report, view),
+  };
 }
 
 /** The same grouping with the keys that each top N keeps. */
@@ -77,7 +92,9 @@ export function* rankTops(grouping: Grouping): Plan<Grouping> {
 function levelKeys(grouping: Grouping): number[][] {
   const depth = grouping.report.by.length;
   const split = grouping.report.split ? [depth] : null;
-  const prefixes = Array.from({ length: depth + 1 }, (_, length) => Array.from({ length }, (_, i) => i));
+  const prefixes = Array.from({ length: depth + 1 }, (_, length) =>
+    Array.from({ length }, (_, i) => i),
+  );
   return prefixes.flatMap((prefix) => (split ? [prefix, [...prefix, ...split]] : [prefix]));
 }
 
@@ -87,17 +104,27 @@ function* measureLevels(grouping: Grouping): Plan<Level[]> {
   const mergeable = isMergeable(terms) && !grouping.tiers.some((tier) => tier.field.many);
   if (!mergeable) {
     const rows = yield wanted.map((keys) => aggregate(grouping, { keys, terms }));
-    return wanted.map((keys, i) => ({ keys, rows: readAggregates(rows[i], grouping, { keys, terms }) }));
+    return wanted.map((keys, i) => ({
+      keys,
+      rows: readAggregates(rows[i], grouping, { keys, terms }),
+    }));
   }
   const finest = wanted[wanted.length - 1];
   const options = { keys: finest, terms };
   const [rows] = yield [aggregate(grouping, options)];
   const read = readAggregates(rows, grouping, options);
-  return wanted.map((keys) => ({ keys, rows: keys === finest ? read : mergeRows(read, keys, terms) }));
+  return wanted.map((keys) => ({
+    keys,
+    rows: keys === finest ? read : mergeRows(read, keys, terms),
+  }));
 }
 
 /** Joins rows that agree in the kept keys. The finest keys are 0 … n in order, so a key's number is its place. */
-export function mergeRows(rows: readonly Aggregate[], keys: readonly number[], terms: readonly SimpleMeasure[]): Aggregate[] {
+export function mergeRows(
+  rows: readonly Aggregate[],
+  keys: readonly number[],
+  terms: readonly SimpleMeasure[],
+): Aggregate[] {
   const groups = new Map<string, Aggregate[]>();
   for (const row of rows) {
     const kept = keys.map((key) => row.keys[key]);
@@ -111,7 +138,9 @@ export function mergeRows(rows: readonly Aggregate[], keys: readonly number[], t
     records: group.reduce((sum, row) => sum + row.records, 0),
     measures: terms.map((term, i) => ({
       records: group.reduce((sum, row) => sum + row.measures[i].records, 0),
-      filled: term.field ? group.reduce((sum, row) => sum + (row.measures[i].filled ?? 0), 0) : null,
+      filled: term.field
+        ? group.reduce((sum, row) => sum + (row.measures[i].filled ?? 0), 0)
+        : null,
       parts: measures[term.measure].merge!(group.map((row) => row.measures[i].parts as Parts)),
     })),
   }));
@@ -126,10 +155,15 @@ function* measureHidden(grouping: Grouping): Plan<Aggregate | null> {
 }
 
 /** The buckets of the time axis, by the key of their group; null where the report has none. */
-export function trendBuckets(report: CountReport, view: Viewpoint): ReadonlyMap<Key, Bucket> | null {
+export function trendBuckets(
+  report: CountReport,
+  view: Viewpoint,
+): ReadonlyMap<Key, Bucket> | null {
   const dated = dateGroupOf(report, view);
   if (!report.period || !dated?.grain || !isBucketGrain(dated.grain)) return null;
   const grain: BucketGrain = dated.grain;
   const buckets = bucketsOf(stretchOf(report.period, view), grain, view.now, view.calendar);
-  return new Map(buckets.map((bucket) => [valueKey(startOfUnit(bucket.from, grain, view.calendar)), bucket]));
+  return new Map(
+    buckets.map((bucket) => [valueKey(startOfUnit(bucket.from, grain, view.calendar)), bucket]),
+  );
 }

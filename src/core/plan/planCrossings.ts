@@ -4,7 +4,17 @@ import { bind, compile, joined, sql, type Fragment, type Viewpoint } from "../sq
 import type { CrossingsReport } from "../definition";
 import type { Bucket, Instant } from "../time";
 import type { Plan, Rows } from "./planCount";
-import { changesOfField, changesOfReport, historyBuckets, instant, instants, isEnteredByChange, matchingSpans, sinceStatement, stateValue } from "./spans";
+import {
+  changesOfField,
+  changesOfReport,
+  historyBuckets,
+  instant,
+  instants,
+  isEnteredByChange,
+  matchingSpans,
+  sinceStatement,
+  stateValue,
+} from "./spans";
 
 /** What one bucket of a flow holds: level(end) = level(start) + arrived - departed, of sums + revalued. */
 export interface Crossing {
@@ -37,10 +47,19 @@ export function staysSql(report: CrossingsReport, view: Viewpoint, from: Instant
   const { relation, tests } = matchingSpans(report, view);
   const isSum = report.measure?.field !== undefined;
   const value = isSum ? sql`coalesce(${stateValue(report.measure!, relation)}, 0)` : sql`1`;
-  const looksAt = bind(CHANGES.there | changesOfReport(report, view) | (isSum ? changesOfField(report.measure!.field!, view) : 0), "int");
-  const bounds = [sql`s.valid_to >= ${instant(from)}`, sql`((s.began | s.ended) & ${looksAt} <> 0 OR s.valid_from < ${instant(from)})`];
+  const looksAt = bind(
+    CHANGES.there |
+      changesOfReport(report, view) |
+      (isSum ? changesOfField(report.measure!.field!, view) : 0),
+    "int",
+  );
+  const bounds = [
+    sql`s.valid_to >= ${instant(from)}`,
+    sql`((s.began | s.ended) & ${looksAt} <> 0 OR s.valid_from < ${instant(from)})`,
+  ];
   const held = sql`SELECT ${relation.id} AS id, s.valid_from AS a, s.valid_to AS z, s.began & ${looksAt} <> 0 AS begins, s.ended & ${looksAt} <> 0 AS ends, ${value} AS v FROM ${relation.from()} WHERE ${joined([...tests, relation.guard(), ...bounds], " AND ")}`;
-  if (!isSum && report.subject.filter === undefined && isEnteredByChange(report.where, view)) return sql`SELECT id, a, z, v, begins AS came, ends AS went, 0 AS change FROM (${held}) held`;
+  if (!isSum && report.subject.filter === undefined && isEnteredByChange(report.where, view))
+    return sql`SELECT id, a, z, v, begins AS came, ends AS went, 0 AS change FROM (${held}) held`;
   return sql`SELECT id, a, z, v, begins AND lag(z) OVER w IS DISTINCT FROM a AS came, ends AND lead(a) OVER w IS DISTINCT FROM z AS went${isSum ? sql`, CASE WHEN begins AND lag(z) OVER w IS NOT DISTINCT FROM a THEN v - lag(v) OVER w ELSE 0 END AS change` : sql`, 0 AS change`} FROM (${held}) held WINDOW w AS (PARTITION BY id ORDER BY a)`;
 }
 
@@ -50,7 +69,8 @@ export function* planCrossings(report: CrossingsReport, view: Viewpoint): Plan<C
   const [[[began]]] = yield [sinceStatement(view)];
   const since = began === null ? null : Number(began);
   const none = { report, view, buckets: axis.buckets, since };
-  if (axis.begun === 0 || since === null || since >= axis.borders[axis.begun - 1]) return { ...none, crossings: axis.buckets.map(() => null) };
+  if (axis.begun === 0 || since === null || since >= axis.borders[axis.begun - 1])
+    return { ...none, crossings: axis.buckets.map(() => null) };
   const first = axis.buckets[0].start;
   const last = axis.borders[axis.begun - 1];
   const starts = instants(axis.buckets.slice(0, axis.begun).map((bucket) => bucket.start));
@@ -65,18 +85,41 @@ UNION ALL SELECT 'out', went, sum(n), sum(v)::text FROM g WHERE went IS NOT NULL
 UNION ALL SELECT 're', changed, sum(n), sum(change)::text FROM g WHERE changed IS NOT NULL GROUP BY 2
 UNION ALL SELECT 'level', 0, sum(n), sum(v)::text FROM g WHERE opening`),
   ];
-  return { ...none, crossings: crossingsFrom(rows, axis.begun, axis.buckets.length, isSum).map((crossing, i) => (i < axis.begun && axis.borders[i] > since ? crossing : null)) };
+  return {
+    ...none,
+    crossings: crossingsFrom(rows, axis.begun, axis.buckets.length, isSum).map((crossing, i) =>
+      i < axis.begun && axis.borders[i] > since ? crossing : null,
+    ),
+  };
 }
 
-function crossingsFrom(rows: Rows, begun: number, all: number, isSum: boolean): (Crossing | null)[] {
-  const find = new Map(rows.map(([what, bucket, n, v]) => [`${what}${bucket}`, { n: Number(n), v: v ?? "0" }]));
+function crossingsFrom(
+  rows: Rows,
+  begun: number,
+  all: number,
+  isSum: boolean,
+): (Crossing | null)[] {
+  const find = new Map(
+    rows.map(([what, bucket, n, v]) => [`${what}${bucket}`, { n: Number(n), v: v ?? "0" }]),
+  );
   const at = (what: string, bucket: number) => find.get(`${what}${bucket}`) ?? { n: 0, v: "0" };
   let level = new Exact(at("level", 0).v);
   return Array.from({ length: all }, (_, i) => {
     if (i >= begun) return null;
     const [came, went, changed] = [at("in", i), at("out", i), at("re", i)];
     const start = level;
-    level = level.plus(came.v).minus(went.v).plus(isSum ? changed.v : 0);
-    return { levelStart: start.toFixed(), arrived: new Exact(came.v).toFixed(), departed: new Exact(went.v).toFixed(), revalued: isSum ? new Exact(changed.v).toFixed() : "0", levelEnd: level.toFixed(), arrivals: came.n, departures: went.n };
+    level = level
+      .plus(came.v)
+      .minus(went.v)
+      .plus(isSum ? changed.v : 0);
+    return {
+      levelStart: start.toFixed(),
+      arrived: new Exact(came.v).toFixed(),
+      departed: new Exact(went.v).toFixed(),
+      revalued: isSum ? new Exact(changed.v).toFixed() : "0",
+      levelEnd: level.toFixed(),
+      arrivals: came.n,
+      departures: went.n,
+    };
   });
 }

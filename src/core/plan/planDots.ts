@@ -43,7 +43,21 @@ export function* planDots(report: CountReport, view: Viewpoint): Plan<DotsParts>
   const key = keyColumn(relation);
   const rows = sql`SELECT ${relation.id} AS id, ${key} AS key, ${at} AS at, (${value})::numeric AS value ${from()}`;
   const there = sql`WITH there AS MATERIALIZED (SELECT * FROM (${rows}) counted WHERE at IS NOT NULL AND value IS NOT NULL)`;
-  const [found] = yield [compile(sql`${there} (SELECT count(*), NULL, NULL, NULL FROM there) UNION ALL (SELECT id, key, at::text, value::text FROM there ORDER BY md5(id::text) LIMIT ${bind(MOST_DOTS, "int")})`)];
+  const [found] = yield [
+    compile(
+      sql`${there} (SELECT count(*), NULL, NULL, NULL FROM there) UNION ALL (SELECT id, key, at::text, value::text FROM there ORDER BY md5(id::text) LIMIT ${bind(MOST_DOTS, "int")})`,
+    ),
+  ];
   const [[count], ...dots] = found;
-  return { report, view, of: Number(count), dots: dots.map(([id, name, when, amount]) => ({ id: Number(id), key: name, at: isInstant ? Number(when) : startOfDay(when!, view.calendar.zone), value: amount! })) };
+  return {
+    report,
+    view,
+    of: Number(count),
+    dots: dots.map(([id, name, when, amount]) => ({
+      id: Number(id),
+      key: name,
+      at: isInstant ? Number(when) : startOfDay(when!, view.calendar.zone),
+      value: amount!,
+    })),
+  };
 }

@@ -1,31 +1,78 @@
-import { bind, compile, Relation, sql, type Fragment, type Statement, type Viewpoint } from "../sql";
-import { conditionSql, isOpenness, leavesOf, savedCondition, type Condition, type Value } from "../filter";
+import {
+  bind,
+  compile,
+  Relation,
+  sql,
+  type Fragment,
+  type Statement,
+  type Viewpoint,
+} from "../sql";
+import {
+  conditionSql,
+  isOpenness,
+  leavesOf,
+  savedCondition,
+  type Condition,
+  type Value,
+} from "../filter";
 import { CHANGES, isTracked } from "../history";
-import { bucketsOf, endOfDay, instantText, parseDay, parseInstant, resolvePeriod, type Bucket, type BucketGrain, type Instant, type Period } from "../time";
+import {
+  bucketsOf,
+  endOfDay,
+  instantText,
+  parseDay,
+  parseInstant,
+  resolvePeriod,
+  type Bucket,
+  type BucketGrain,
+  type Instant,
+  type Period,
+} from "../time";
 import type { Report, SimpleMeasure } from "../definition";
 import { lastOf } from "../catalog";
 import { measuredValue, subjectTests } from "./count";
 import type { Tier } from "./key";
 
 /** The states of items that a report of history is about, as rows of a relation over spans with the tests of its filter. */
-export function matchingSpans(report: Report & { readonly where?: Condition }, view: Viewpoint, spans?: Fragment): { relation: Relation; tests: Fragment[] } {
+export function matchingSpans(
+  report: Report & { readonly where?: Condition },
+  view: Viewpoint,
+  spans?: Fragment,
+): { relation: Relation; tests: Fragment[] } {
   const relation = new Relation("items", view, "spans", spans);
-  return { relation, tests: [...subjectTests(report, relation), ...(report.where ? [conditionSql(report.where, relation)] : [])] };
+  return {
+    relation,
+    tests: [
+      ...subjectTests(report, relation),
+      ...(report.where ? [conditionSql(report.where, relation)] : []),
+    ],
+  };
 }
 
 /**
  * Which changes between two states of an item can change whether a condition holds of them, as the bits of CHANGES.
  * What is not tracked is the same in all of them.
  */
-export function changesThatMatter(condition: Condition | undefined, view: Viewpoint, depth = 0): number {
+export function changesThatMatter(
+  condition: Condition | undefined,
+  view: Viewpoint,
+  depth = 0,
+): number {
   const ofFilter = (id: number): number => {
     const filter = depth < DEEPEST ? view.catalog.findFilter(id) : undefined;
     if (!filter) return 0;
-    return changesThatMatter(savedCondition(id, view.catalog), view, depth + 1) | (filter.subject.filter === undefined ? 0 : changesThatMatter({ kind: "filter", filter: filter.subject.filter }, view, depth + 1));
+    return (
+      changesThatMatter(savedCondition(id, view.catalog), view, depth + 1) |
+      (filter.subject.filter === undefined
+        ? 0
+        : changesThatMatter({ kind: "filter", filter: filter.subject.filter }, view, depth + 1))
+    );
   };
   return leavesOf(condition).reduce((bits, leaf) => {
     if (leaf.kind === "filter") return bits | ofFilter(leaf.filter);
-    return leaf.kind === "test" && !leaf.asOf ? bits | changesOfField(leaf.field, view, leaf.values) : bits;
+    return leaf.kind === "test" && !leaf.asOf
+      ? bits | changesOfField(leaf.field, view, leaf.values)
+      : bits;
   }, 0);
 }
 
@@ -33,36 +80,66 @@ export function changesThatMatter(condition: Condition | undefined, view: Viewpo
 const DEEPEST = 20;
 
 /** The same for all that makes a state match a report: its conditions, and those of the saved filter that is its subject. */
-export const changesOfReport = ({ subject, where }: Report & { readonly where?: Condition }, view: Viewpoint): number =>
-  changesThatMatter(where, view) | (subject.filter === undefined ? 0 : changesThatMatter({ kind: "filter", filter: subject.filter }, view));
+export const changesOfReport = (
+  { subject, where }: Report & { readonly where?: Condition },
+  view: Viewpoint,
+): number =>
+  changesThatMatter(where, view) |
+  (subject.filter === undefined
+    ? 0
+    : changesThatMatter({ kind: "filter", filter: subject.filter }, view));
 
 /**
  * Whether a state that matches, and began or ended with a change that matters, was certainly entered or left there: so it
  * is where every test of what is tracked asks for one value, and all of them must hold.
  */
-export function isEnteredByChange(condition: Condition | undefined, view: Viewpoint, depth = 0): boolean {
+export function isEnteredByChange(
+  condition: Condition | undefined,
+  view: Viewpoint,
+  depth = 0,
+): boolean {
   if (changesThatMatter(condition, view) === 0) return true;
   switch (condition?.kind) {
     case "all":
       return condition.of.every((part) => isEnteredByChange(part, view, depth));
     case "filter": {
       const filter = view.catalog.findFilter(condition.filter);
-      return depth < DEEPEST && filter?.subject.filter === undefined && isEnteredByChange(savedCondition(condition.filter, view.catalog), view, depth + 1);
+      return (
+        depth < DEEPEST &&
+        filter?.subject.filter === undefined &&
+        isEnteredByChange(savedCondition(condition.filter, view.catalog), view, depth + 1)
+      );
     }
     case "test":
-      return condition.field.length === 1 && (condition.operator === "isEmpty" || ((condition.operator === "is" || condition.operator === "isAnyOf") && condition.values.length === 1 && isOneValue(condition.values[0])));
+      return (
+        condition.field.length === 1 &&
+        (condition.operator === "isEmpty" ||
+          ((condition.operator === "is" || condition.operator === "isAnyOf") &&
+            condition.values.length === 1 &&
+            isOneValue(condition.values[0])))
+      );
     default:
       return false;
   }
 }
 
-const isOneValue = (value: Value): boolean => value.kind === "thing" || value.kind === "unset" || (value.kind === "stage" && value.stage === "open");
+const isOneValue = (value: Value): boolean =>
+  value.kind === "thing" ||
+  value.kind === "unset" ||
+  (value.kind === "stage" && value.stage === "open");
 
 /** The same for the groups of a split. */
-export const changesOfTier = ({ group }: Tier, view: Viewpoint): number => (group.cases ? group.cases.reduce((bits, one) => bits | changesThatMatter(one.where, view), 0) : changesOfField(group.field, view));
+export const changesOfTier = ({ group }: Tier, view: Viewpoint): number =>
+  group.cases
+    ? group.cases.reduce((bits, one) => bits | changesThatMatter(one.where, view), 0)
+    : changesOfField(group.field, view);
 
 /** The same for a value that is read from a state. */
-export function changesOfField(ids: readonly string[], view: Viewpoint, values: Extract<Condition, { kind: "test" }>["values"] = []): number {
+export function changesOfField(
+  ids: readonly string[],
+  view: Viewpoint,
+  values: Extract<Condition, { kind: "test" }>["values"] = [],
+): number {
   const path = view.catalog.findPath("items", ids);
   if (!path) return 0;
   const [field] = path;
@@ -90,10 +167,25 @@ export interface HistoryBuckets {
   readonly borders: readonly Instant[];
 }
 
-export function historyBuckets(period: Period, grain: BucketGrain, view: Viewpoint): HistoryBuckets {
-  const buckets = bucketsOf(resolvePeriod(period, view.asked ?? view.now, view.calendar), grain, view.now, view.calendar);
+export function historyBuckets(
+  period: Period,
+  grain: BucketGrain,
+  view: Viewpoint,
+): HistoryBuckets {
+  const buckets = bucketsOf(
+    resolvePeriod(period, view.asked ?? view.now, view.calendar),
+    grain,
+    view.now,
+    view.calendar,
+  );
   const begun = buckets.filter((bucket) => bucket.start <= view.now);
-  return { buckets, begun: begun.length, borders: begun.map((bucket) => (bucket.soFar ? view.now + 1 : Math.min(bucket.end, view.now + 1))) };
+  return {
+    buckets,
+    begun: begun.length,
+    borders: begun.map((bucket) =>
+      bucket.soFar ? view.now + 1 : Math.min(bucket.end, view.now + 1),
+    ),
+  };
 }
 
 /** From the first instant to just before the last. */
@@ -103,13 +195,19 @@ export interface Stretch {
 }
 
 /** The stretch that a key opens: of "b" and a bucket that one, of "c" and a bucket all up to it, without a key all that have begun; null where none has. */
-export function stretchOf({ buckets, begun, borders }: HistoryBuckets, key: string | undefined): Stretch | null {
+export function stretchOf(
+  { buckets, begun, borders }: HistoryBuckets,
+  key: string | undefined,
+): Stretch | null {
   const to = key === undefined ? begun - 1 : Number(key.slice(1));
   const from = key?.startsWith("b") ? to : 0;
-  return buckets[from] && borders[to] !== undefined ? { first: buckets[from].start, last: borders[to] } : null;
+  return buckets[from] && borders[to] !== undefined
+    ? { first: buckets[from].start, last: borders[to] }
+    : null;
 }
 
-export const instants = (list: readonly Instant[]): Fragment => sql`${bind(list.map(instantText), "timestamptz[]")}`;
+export const instants = (list: readonly Instant[]): Fragment =>
+  sql`${bind(list.map(instantText), "timestamptz[]")}`;
 export const instant = (at: Instant): Fragment => sql`${bind(instantText(at), "timestamptz")}`;
 
 /** Ages move on with time: they are measured at each end, from a column of the state. */
@@ -118,16 +216,25 @@ export function agedFrom(measure: SimpleMeasure | undefined, relation: Relation)
   if (!path || path.length > 1) return null;
   const { source } = lastOf(path);
   if (source.kind !== "derived") return null;
-  if (source.name === "age") return measure?.working ? sql`CASE WHEN s.is_open THEN s.w_created END` : sql`CASE WHEN s.is_open THEN s.created_at END`;
-  if (source.name === "age in status") return measure?.working ? sql`CASE WHEN s.is_open THEN s.w_since END` : sql`CASE WHEN s.is_open THEN s.status_since END`;
+  if (source.name === "age")
+    return measure?.working
+      ? sql`CASE WHEN s.is_open THEN s.w_created END`
+      : sql`CASE WHEN s.is_open THEN s.created_at END`;
+  if (source.name === "age in status")
+    return measure?.working
+      ? sql`CASE WHEN s.is_open THEN s.w_since END`
+      : sql`CASE WHEN s.is_open THEN s.status_since END`;
   return null;
 }
 
 /** The value that a level measures in a state. */
-export const stateValue = (measure: SimpleMeasure, relation: Relation): Fragment => measuredValue(measure, relation);
+export const stateValue = (measure: SimpleMeasure, relation: Relation): Fragment =>
+  measuredValue(measure, relation);
 
 /** The first instant of any history that the viewer may see. */
 export function sinceStatement(view: Viewpoint): Statement {
   const relation = new Relation("items", view, "spans");
-  return compile(sql`SELECT (extract(epoch FROM min(s.valid_from)) * 1000000)::bigint FROM ${relation.from()} WHERE ${relation.guard()}`);
+  return compile(
+    sql`SELECT (extract(epoch FROM min(s.valid_from)) * 1000000)::bigint FROM ${relation.from()} WHERE ${relation.guard()}`,
+  );
 }

@@ -26,7 +26,11 @@ export function termsOf(list: readonly Measure[], catalog: Catalog): Terms {
   };
   const slots = list.map((given): Slot => {
     const { per, ...top } = plainMeasure(given, catalog);
-    return { measure: { ...top, ...(per ? { per } : {}) }, top: add(top), ...(per ? { bottom: add(per) } : {}) };
+    return {
+      measure: { ...top, ...(per ? { per } : {}) },
+      top: add(top),
+      ...(per ? { bottom: add(per) } : {}),
+    };
   });
   return { terms, slots };
 }
@@ -42,20 +46,32 @@ export interface MeasuredValue {
 const NOTHING: Measured = { records: 0, filled: null, parts: [] };
 
 /** What a slot comes to in a row; of a ratio, the records and empties are those it is measured per. */
-export function slotValue(slot: Slot, terms: readonly SimpleMeasure[], row: Aggregate | undefined): MeasuredValue {
+export function slotValue(
+  slot: Slot,
+  terms: readonly SimpleMeasure[],
+  row: Aggregate | undefined,
+): MeasuredValue {
   const read = (index: number): MeasuredValue => {
     const { records, filled, parts } = row?.measures[index] ?? NOTHING;
-    return { value: measures[terms[index].measure].finish(parts), records, empties: filled === null ? 0 : records - filled };
+    return {
+      value: measures[terms[index].measure].finish(parts),
+      records,
+      empties: filled === null ? 0 : records - filled,
+    };
   };
   const top = read(slot.top);
   if (slot.bottom === undefined) return top;
   const bottom = read(slot.bottom);
   const isNothing = top.value === null || bottom.value === null || new Exact(bottom.value).isZero();
-  return { ...bottom, value: isNothing ? null : new Exact(top.value!).div(bottom.value!).toFixed() };
+  return {
+    ...bottom,
+    value: isNothing ? null : new Exact(top.value!).div(bottom.value!).toFixed(),
+  };
 }
 
 /** Whether every part of a term can be merged from those of disjoint groups. */
-export const isMergeable = (terms: readonly SimpleMeasure[]): boolean => terms.every((term) => measures[term.measure].merge);
+export const isMergeable = (terms: readonly SimpleMeasure[]): boolean =>
+  terms.every((term) => measures[term.measure].merge);
 
 /** Whether a term measures a list field. */
 export const isOfList = (term: SimpleMeasure, subject: SubjectId, catalog: Catalog): boolean => {

@@ -27,10 +27,22 @@ export function brokenParts(report: Report, context: AskContext): BrokenPart[] {
   if (problems.length === 0) return [];
   const blamed = candidates(report, context).flatMap((candidate): BrokenPart[] => {
     const left = candidate.without ? checkReport(candidate.without, context) : [];
-    const gone = candidate.without ? problems.find((problem) => !left.some((one) => one.code === problem.code && one.message === problem.message && one.path === problem.path)) : undefined;
+    const gone = candidate.without
+      ? problems.find(
+          (problem) =>
+            !left.some(
+              (one) =>
+                one.code === problem.code &&
+                one.message === problem.message &&
+                one.path === problem.path,
+            ),
+        )
+      : undefined;
     return gone && left.length < problems.length ? [{ ...candidate, why: gone.message }] : [];
   });
-  return blamed.length ? blamed : problems.map(({ message, path }) => ({ says: path ?? UNKNOWN, why: message, without: null }));
+  return blamed.length
+    ? blamed
+    : problems.map(({ message, path }) => ({ says: path ?? UNKNOWN, why: message, without: null }));
 }
 
 function candidates(report: Report, { catalog }: AskContext): Candidate[] {
@@ -40,20 +52,52 @@ function candidates(report: Report, { catalog }: AskContext): Candidate[] {
   parts.forEach((part, i) => {
     const where = allOfParts(parts.filter((_, at) => at !== i));
     const { where: _gone, ...rest } = report;
-    found.push({ says: `where ${conditionText(part, catalog, id)}`, without: { ...rest, ...(where ? { where } : {}) } as Report });
+    found.push({
+      says: `where ${conditionText(part, catalog, id)}`,
+      without: { ...rest, ...(where ? { where } : {}) } as Report,
+    });
   });
   if (report.subject.filter !== undefined) {
     const { filter: _gone, ...subject } = report.subject;
-    found.push({ says: "the saved filter of what is counted", without: { ...report, subject } as Report });
+    found.push({
+      says: "the saved filter of what is counted",
+      without: { ...report, subject } as Report,
+    });
   }
   const { shape: _shape, ...plain } = report;
   if (report.kind === "count") {
-    report.measures.forEach((measure, i) => found.push({ says: measureText(measure, catalog, id), without: { ...plain, measures: report.measures.length > 1 ? report.measures.filter((_, at) => at !== i) : [{ measure: "count" }] } as Report }));
-    report.by.forEach((group, i) => found.push({ says: `by ${groupText(group, catalog, id)}`, without: { ...plain, by: report.by.filter((_, at) => at !== i) } as Report }));
+    report.measures.forEach((measure, i) =>
+      found.push({
+        says: measureText(measure, catalog, id),
+        without: {
+          ...plain,
+          measures:
+            report.measures.length > 1
+              ? report.measures.filter((_, at) => at !== i)
+              : [{ measure: "count" }],
+        } as Report,
+      }),
+    );
+    report.by.forEach((group, i) =>
+      found.push({
+        says: `by ${groupText(group, catalog, id)}`,
+        without: { ...plain, by: report.by.filter((_, at) => at !== i) } as Report,
+      }),
+    );
   }
   if (report.kind === "list") {
-    report.showing.forEach((path, i) => found.push({ says: `showing ${fieldText(catalog, id, path)}`, without: { ...report, showing: report.showing.filter((_, at) => at !== i) } }));
-    report.sorts.forEach((sort, i) => found.push({ says: `sorted by ${fieldText(catalog, id, sort.field)}`, without: { ...report, sorts: report.sorts.filter((_, at) => at !== i) } }));
+    report.showing.forEach((path, i) =>
+      found.push({
+        says: `showing ${fieldText(catalog, id, path)}`,
+        without: { ...report, showing: report.showing.filter((_, at) => at !== i) },
+      }),
+    );
+    report.sorts.forEach((sort, i) =>
+      found.push({
+        says: `sorted by ${fieldText(catalog, id, sort.field)}`,
+        without: { ...report, sorts: report.sorts.filter((_, at) => at !== i) },
+      }),
+    );
     if (report.by) {
       const { by: _gone, ...rest } = report;
       found.push({ says: `grouped by ${groupText(report.by, catalog, id)}`, without: rest });

@@ -4,16 +4,42 @@ import { checkReport, conditionText, parseSentence, printReport, UNKNOWN, valueT
 import type { Test } from "../filter";
 
 const context = sampleContext();
-const count = (more: Partial<CountReport> = {}): CountReport => ({ kind: "count", measures: [{ measure: "count" }], subject: { id: "items" }, by: [], ...more });
-const list = (more: Partial<ListReport> = {}): ListReport => ({ kind: "list", subject: { id: "items" }, showing: [], sorts: [], ...more });
-const test_ = (field: string, operator: Test["operator"], values: Test["values"]): Test => ({ kind: "test", field: [field], operator, values });
+const count = (more: Partial<CountReport> = {}): CountReport => ({
+  kind: "count",
+  measures: [{ measure: "count" }],
+  subject: { id: "items" },
+  by: [],
+  ...more,
+});
+const list = (more: Partial<ListReport> = {}): ListReport => ({
+  kind: "list",
+  subject: { id: "items" },
+  showing: [],
+  sorts: [],
+  ...more,
+});
+const test_ = (field: string, operator: Test["operator"], values: Test["values"]): Test => ({
+  kind: "test",
+  field: [field],
+  operator,
+  values,
+});
 const codes = (report: Report) => checkReport(report, context).map((problem) => problem.code);
 const status = { kind: "thing", thing: "status", id: 1 } as const;
 
 describe("a definition that did not come from a sentence", () => {
   test("is fine when everything fits", () => {
     const report = count({
-      where: { kind: "all", of: [test_("status", "is", [{ kind: "stage", stage: "open" }]), test_("points", "between", [{ kind: "number", number: "1" }, { kind: "number", number: "5" }])] },
+      where: {
+        kind: "all",
+        of: [
+          test_("status", "is", [{ kind: "stage", stage: "open" }]),
+          test_("points", "between", [
+            { kind: "number", number: "1" },
+            { kind: "number", number: "5" },
+          ]),
+        ],
+      },
       by: [{ field: ["team"] }],
       shape: "bars",
     });
@@ -27,8 +53,13 @@ describe("a definition that did not come from a sentence", () => {
       measures: [{ measure: "sum", field: ["gone too"] }],
     });
     const problems = checkReport(report, context);
-    expect(problems.map((problem) => problem.path)).toEqual(expect.arrayContaining(["where 1", "by 1", "measure 1"]));
-    expect(codes(list({ showing: [["gone"]], sorts: [{ field: ["gone"] }] }))).toEqual(["report.noField", "report.noField"]);
+    expect(problems.map((problem) => problem.path)).toEqual(
+      expect.arrayContaining(["where 1", "by 1", "measure 1"]),
+    );
+    expect(codes(list({ showing: [["gone"]], sorts: [{ field: ["gone"] }] }))).toEqual([
+      "report.noField",
+      "report.noField",
+    ]);
   });
 
   test("tells of a kind that is gone", () => {
@@ -39,7 +70,10 @@ describe("a definition that did not come from a sentence", () => {
     ["contains of a number", test_("points", "contains", [{ kind: "text", text: "3" }])],
     ["over of a text", test_("title", "over", [{ kind: "number", number: "3" }])],
     ["include of one value", test_("status", "include", [status])],
-    ["before of a status", test_("status", "before", [{ kind: "period", period: { kind: "day", which: "today" } }])],
+    [
+      "before of a status",
+      test_("status", "before", [{ kind: "period", period: { kind: "day", which: "today" } }]),
+    ],
   ])("%s: the operator does not fit", (_name, where) => {
     expect(codes(count({ where }))).toEqual(["report.operator"]);
   });
@@ -64,8 +98,16 @@ describe("a definition that did not come from a sentence", () => {
 
   test("a measure needs a field that fits", () => {
     expect(codes(count({ measures: [{ measure: "sum" }] }))).toEqual(["report.measure"]);
-    expect(codes(count({ measures: [{ measure: "average", field: ["title"] }] }))).toEqual(["report.measure"]);
-    expect(codes(count({ by: [{ field: ["team"], top: { count: 3, by: { measure: "sum", field: ["title"] } } }] }))).toEqual(["report.measure"]);
+    expect(codes(count({ measures: [{ measure: "average", field: ["title"] }] }))).toEqual([
+      "report.measure",
+    ]);
+    expect(
+      codes(
+        count({
+          by: [{ field: ["team"], top: { count: 3, by: { measure: "sum", field: ["title"] } } }],
+        }),
+      ),
+    ).toEqual(["report.measure"]);
   });
 
   test("dates need a stretch, and nothing else has one", () => {
@@ -76,7 +118,9 @@ describe("a definition that did not come from a sentence", () => {
   test("a period needs its one date group, and not too many stretches", () => {
     const period = { kind: "rolling", way: "last", count: 30, unit: "year" } as const;
     expect(codes(count({ period }))).toEqual(["report.whichDate"]);
-    expect(codes(count({ period, by: [{ field: ["created"], grain: "day" }] }))).toEqual(["sentence.manyBuckets"]);
+    expect(codes(count({ period, by: [{ field: ["created"], grain: "day" }] }))).toEqual([
+      "sentence.manyBuckets",
+    ]);
     expect(codes(count({ period, by: [{ field: ["created"], grain: "month" }] }))).toEqual([]);
   });
 
@@ -86,18 +130,32 @@ describe("a definition that did not come from a sentence", () => {
   });
 
   test("values of folds and hidden groups must fit their field", () => {
-    expect(codes(count({ by: [{ field: ["status"], without: [{ kind: "number", number: "1" }] }] }))).toEqual(["report.value"]);
-    expect(codes(count({ by: [{ field: ["status"], folds: [{ name: "x", values: [{ kind: "text", text: "y" }] }] }] }))).toEqual(["report.value"]);
+    expect(
+      codes(count({ by: [{ field: ["status"], without: [{ kind: "number", number: "1" }] }] })),
+    ).toEqual(["report.value"]);
+    expect(
+      codes(
+        count({
+          by: [
+            { field: ["status"], folds: [{ name: "x", values: [{ kind: "text", text: "y" }] }] },
+          ],
+        }),
+      ),
+    ).toEqual(["report.value"]);
   });
 });
 
 describe("what is gone, or not the viewer's to know", () => {
   const hidden = test_("project", "is", [{ kind: "thing", thing: "project", id: 999 }]);
   test("is printed without a name", () => {
-    expect(printReport(count({ where: hidden }), context.catalog)).toBe(`count items where project is "${UNKNOWN}"`);
+    expect(printReport(count({ where: hidden }), context.catalog)).toBe(
+      `count items where project is "${UNKNOWN}"`,
+    );
   });
   test("a field that is gone, too", () => {
-    expect(printReport(count({ by: [{ field: ["custom:99"] }] }), context.catalog)).toBe(`count items by "${UNKNOWN}"`);
+    expect(printReport(count({ by: [{ field: ["custom:99"] }] }), context.catalog)).toBe(
+      `count items by "${UNKNOWN}"`,
+    );
   });
 });
 
@@ -107,8 +165,14 @@ describe("wordings of conditions", () => {
   test.each([
     [{ kind: "any", of: [a, b] } as const, "status is Logged or points over 3"],
     [{ kind: "not", of: a } as const, "not (status is Logged)"],
-    [{ kind: "all", of: [a, { kind: "any", of: [a, b] }] } as const, "status is Logged and (status is Logged or points over 3)"],
-    [{ kind: "not", of: { kind: "any", of: [a, b] } } as const, "not (status is Logged or points over 3)"],
+    [
+      { kind: "all", of: [a, { kind: "any", of: [a, b] }] } as const,
+      "status is Logged and (status is Logged or points over 3)",
+    ],
+    [
+      { kind: "not", of: { kind: "any", of: [a, b] } } as const,
+      "not (status is Logged or points over 3)",
+    ],
   ])("%#", (condition, words) => {
     expect(conditionText(condition, context.catalog, "items")).toBe(words);
   });
@@ -130,7 +194,19 @@ describe("wordings of conditions", () => {
 test("a ratio of a date is refused, typed and as a definition", () => {
   const context = sampleContext();
   const typed = parseSentence("highest due per count of items", context);
-  expect(typed).toMatchObject({ ok: false, problems: [{ code: "sentence.measure", message: "highest due is a date; a ratio needs two numbers" }] });
-  const report = { kind: "count", subject: { id: "items" }, measures: [{ measure: "count", per: { measure: "lowest", field: ["created"] } }], by: [] } as const;
-  expect(checkReport(report as never, context)).toMatchObject([{ code: "report.measure", message: "lowest created is a date; a ratio needs two numbers" }]);
+  expect(typed).toMatchObject({
+    ok: false,
+    problems: [
+      { code: "sentence.measure", message: "highest due is a date; a ratio needs two numbers" },
+    ],
+  });
+  const report = {
+    kind: "count",
+    subject: { id: "items" },
+    measures: [{ measure: "count", per: { measure: "lowest", field: ["created"] } }],
+    by: [],
+  } as const;
+  expect(checkReport(report as never, context)).toMatchObject([
+    { code: "report.measure", message: "lowest created is a date; a ratio needs two numbers" },
+  ]);
 });

@@ -1,6 +1,22 @@
 import type { Problem } from "../base";
-import { isDate, isNumeric, kindWords, lastOf, typeOf, type AskContext, type Field, type FieldPath, type SubjectId } from "../catalog";
-import { findPlainMeasure, type Group, type Measure, type Report, type SimpleMeasure } from "../definition";
+import {
+  isDate,
+  isNumeric,
+  kindWords,
+  lastOf,
+  typeOf,
+  type AskContext,
+  type Field,
+  type FieldPath,
+  type SubjectId,
+} from "../catalog";
+import {
+  findPlainMeasure,
+  type Group,
+  type Measure,
+  type Report,
+  type SimpleMeasure,
+} from "../definition";
 import { leavesOf, operators, type Condition, type Leaf, type Test, type Value } from "../filter";
 import { measures } from "../measure";
 import { isMoved, isOfItem } from "./conditions";
@@ -33,13 +49,27 @@ export function checkReport(report: Report, context: AskContext): Problem[] {
       break;
   }
   if (report.kind !== "count" && report.kind !== "list") check.ofItems(report);
-  if ((report.kind === "level" || report.kind === "crossings" || report.kind === "bridge") && report.measure) check.simple(report.measure, "measure 1");
+  if (
+    (report.kind === "level" || report.kind === "crossings" || report.kind === "bridge") &&
+    report.measure
+  )
+    check.simple(report.measure, "measure 1");
   if (check.problems.length) return check.problems;
-  return conflictsIn(report, context).map(({ clause, problem }) => ({ ...problem, code: problem.code.replace("sentence.which", "report.which").replace("sentence.shape", "report.shape"), path: clause }));
+  return conflictsIn(report, context).map(({ clause, problem }) => ({
+    ...problem,
+    code: problem.code
+      .replace("sentence.which", "report.which")
+      .replace("sentence.shape", "report.shape"),
+    path: clause,
+  }));
 }
 
 /** The same for a condition alone, such as that of a saved filter. */
-export function checkCondition(where: Condition | undefined, subject: SubjectId, context: AskContext): Problem[] {
+export function checkCondition(
+  where: Condition | undefined,
+  subject: SubjectId,
+  context: AskContext,
+): Problem[] {
   const check = new Check(subject, context);
   check.condition(where, "where");
   return check.problems;
@@ -77,20 +107,34 @@ class Check {
 
   subject({ subject }: Report): void {
     const { catalog } = this.context;
-    if (subject.kind !== undefined && !catalog.names.find("kind", subject.kind)) this.add("noKind", "this kind of item is gone", "subject");
+    if (subject.kind !== undefined && !catalog.names.find("kind", subject.kind))
+      this.add("noKind", "this kind of item is gone", "subject");
     if (subject.filter === undefined) return;
     const filter = catalog.findFilter(subject.filter);
     if (!filter) this.add("noFilter", "this saved filter is gone, or not yours to see", "subject");
-    else if (filter.subject.id !== subject.id || filter.subject.kind !== subject.kind) this.add("filterSubject", "this saved filter is of another subject", "subject");
+    else if (filter.subject.id !== subject.id || filter.subject.kind !== subject.kind)
+      this.add("filterSubject", "this saved filter is of another subject", "subject");
   }
 
   ofItems(report: Report): void {
     if (report.subject.id !== "items") this.add("noPast", "only items have a past", "subject");
     const { names } = this.context.catalog;
-    const gone = (what: string) => this.add("noThing", `this ${what} is gone, or not yours to see`, what);
-    if (report.kind === "burndown" && report.of.kind === "sprint" && !names.find("sprint", report.of.sprint)) gone("sprint");
-    if (report.kind === "burndown" && report.of.kind === "release" && !names.find("release", report.of.release)) gone("release");
-    if (report.kind === "velocity" && report.team !== null && !names.find("team", report.team)) gone("team");
+    const gone = (what: string) =>
+      this.add("noThing", `this ${what} is gone, or not yours to see`, what);
+    if (
+      report.kind === "burndown" &&
+      report.of.kind === "sprint" &&
+      !names.find("sprint", report.of.sprint)
+    )
+      gone("sprint");
+    if (
+      report.kind === "burndown" &&
+      report.of.kind === "release" &&
+      !names.find("release", report.of.release)
+    )
+      gone("release");
+    if (report.kind === "velocity" && report.team !== null && !names.find("team", report.team))
+      gone("team");
   }
 
   condition(where: Condition | undefined, path: string): void {
@@ -105,18 +149,30 @@ class Check {
       case "became": {
         const found = this.path(leaf.field, path);
         if (!found) return;
-        if (!isMoved(found, this.id)) return this.add("operator", `became needs a field whose moves are kept; ${lastOf(found).words} is none`, path);
-        if (![leaf.to, ...(leaf.from ? [leaf.from] : [])].every((value) => fitsValue(value, lastOf(found)))) this.add("value", `a value does not fit ${lastOf(found).words}`, path);
+        if (!isMoved(found, this.id))
+          return this.add(
+            "operator",
+            `became needs a field whose moves are kept; ${lastOf(found).words} is none`,
+            path,
+          );
+        if (
+          ![leaf.to, ...(leaf.from ? [leaf.from] : [])].every((value) =>
+            fitsValue(value, lastOf(found)),
+          )
+        )
+          this.add("value", `a value does not fit ${lastOf(found).words}`, path);
         return;
       }
       case "link":
         if (this.id !== "items") this.add("link", "only items are linked", path);
-        else if (!catalog.links.includes(leaf.link)) this.add("noLink", `no items are linked by "${leaf.link}"`, path);
+        else if (!catalog.links.includes(leaf.link))
+          this.add("noLink", `no items are linked by "${leaf.link}"`, path);
         return;
       case "filter": {
         const filter = catalog.findFilter(leaf.filter);
         if (!filter) this.add("noFilter", "a saved filter is gone, or not yours to see", path);
-        else if (filter.subject.id !== this.id) this.add("filterSubject", `the saved filter ${filter.name} is of another subject`, path);
+        else if (filter.subject.id !== this.id)
+          this.add("filterSubject", `the saved filter ${filter.name} is of another subject`, path);
       }
     }
   }
@@ -126,12 +182,25 @@ class Check {
     if (!found) return;
     const field = lastOf(found);
     const operator = operators[test.operator];
-    if (test.asOf && !isOfItem(found, this.id)) return this.add("operator", `only items have a past; ${field.words} is of none`, path);
-    if (!operator.fits(field)) return this.add("operator", `${operator.words} needs ${operator.needs}; ${field.words} is ${kindWords(field)}`, path);
-    const many = { nothing: [0, 0], numbers: [2, 2], days: [2, 2], values: [1, 1000] }[operator.takes as string] ?? [1, operator.words.startsWith("include ") ? 1000 : 1];
-    if (test.values.length < many[0] || test.values.length > many[1]) return this.add("values", `${operator.words} takes another number of values`, path);
+    if (test.asOf && !isOfItem(found, this.id))
+      return this.add("operator", `only items have a past; ${field.words} is of none`, path);
+    if (!operator.fits(field))
+      return this.add(
+        "operator",
+        `${operator.words} needs ${operator.needs}; ${field.words} is ${kindWords(field)}`,
+        path,
+      );
+    const many = { nothing: [0, 0], numbers: [2, 2], days: [2, 2], values: [1, 1000] }[
+      operator.takes as string
+    ] ?? [1, operator.words.startsWith("include ") ? 1000 : 1];
+    if (test.values.length < many[0] || test.values.length > many[1])
+      return this.add("values", `${operator.words} takes another number of values`, path);
     const fits = (value: Value) =>
-      operator.takes === "text" ? value.kind === "text" : operator.takes === "day" || operator.takes === "days" || operator.takes === "period" ? value.kind === "period" : fitsValue(value, field);
+      operator.takes === "text"
+        ? value.kind === "text"
+        : operator.takes === "day" || operator.takes === "days" || operator.takes === "period"
+          ? value.kind === "period"
+          : fitsValue(value, field);
     if (!test.values.every(fits)) this.add("value", `a value does not fit ${field.words}`, path);
   }
 
@@ -149,8 +218,14 @@ class Check {
     const kind = measures[measure.measure];
     if (!kind.needsField) return;
     const of = measure.field && this.field(measure.field, path);
-    if (!measure.field || (of && !kind.fits(of))) return this.add("measure", `${kind.words} needs ${kind.needs}${of ? `; ${of.words} is ${kindWords(of)}` : ""}`, path);
-    if (of && measure.working && !(of.timed && measure.unit)) this.add("working", `${of.words} cannot be told in working time`, path);
+    if (!measure.field || (of && !kind.fits(of)))
+      return this.add(
+        "measure",
+        `${kind.words} needs ${kind.needs}${of ? `; ${of.words} is ${kindWords(of)}` : ""}`,
+        path,
+      );
+    if (of && measure.working && !(of.timed && measure.unit))
+      this.add("working", `${of.words} cannot be told in working time`, path);
   }
 
   group(group: Group, path: string): void {
@@ -158,16 +233,35 @@ class Check {
     if (group.cases) return group.cases.forEach((one) => this.condition(one.where, path));
     const of = this.field(group.field, path);
     if (!of) return;
-    if (isDate(of) !== (group.grain !== undefined)) this.add("grain", isDate(of) ? `${of.words} is a date: it needs a stretch, such as month` : `${of.words} is ${kindWords(of)}, not a date`, path);
-    if (group.ranges && (!isNumeric(of) || of.many)) this.add("ranges", `${of.words} is ${kindWords(of)}; ranges are of a number`, path);
-    if (group.ranges?.some((border, i) => i > 0 && Number(border) <= Number(group.ranges![i - 1]))) this.add("ranges", "the borders of ranges rise from one to the next", path);
-    for (const value of [...(group.without ?? []), ...(group.always ?? []), ...(group.folds ?? []).flatMap((fold) => fold.values)]) if (!fitsValue(value, of)) this.add("value", `a value does not fit ${of.words}`, path);
+    if (isDate(of) !== (group.grain !== undefined))
+      this.add(
+        "grain",
+        isDate(of)
+          ? `${of.words} is a date: it needs a stretch, such as month`
+          : `${of.words} is ${kindWords(of)}, not a date`,
+        path,
+      );
+    if (group.ranges && (!isNumeric(of) || of.many))
+      this.add("ranges", `${of.words} is ${kindWords(of)}; ranges are of a number`, path);
+    if (group.ranges?.some((border, i) => i > 0 && Number(border) <= Number(group.ranges![i - 1])))
+      this.add("ranges", "the borders of ranges rise from one to the next", path);
+    for (const value of [
+      ...(group.without ?? []),
+      ...(group.always ?? []),
+      ...(group.folds ?? []).flatMap((fold) => fold.values),
+    ])
+      if (!fitsValue(value, of)) this.add("value", `a value does not fit ${of.words}`, path);
   }
 }
 
 function fitsValue(value: Value, field: Field): boolean {
   if (value.kind === "unset") return true;
-  if (field.thing) return (value.kind === "thing" && value.thing === field.thing) || ["viewer", "current"].includes(value.kind) || (value.kind === "stage" && field.thing === "status");
+  if (field.thing)
+    return (
+      (value.kind === "thing" && value.thing === field.thing) ||
+      ["viewer", "current"].includes(value.kind) ||
+      (value.kind === "stage" && field.thing === "status")
+    );
   if (isDate(field)) return value.kind === "period";
   const { kept } = typeOf(field);
   if (kept === "number") return value.kind === "number";

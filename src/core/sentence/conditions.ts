@@ -6,31 +6,42 @@ import { parsePath } from "./fields";
 import { closeBracket, parseNamed, parseOperands, parsePeriodHere, parseValue } from "./values";
 
 /** Longest wording first, so that "is not" is not read as "is". */
-const BY_LENGTH = [...OPERATOR_IDS].sort((a, b) => operators[b].words.length - operators[a].words.length);
+const BY_LENGTH = [...OPERATOR_IDS].sort(
+  (a, b) => operators[b].words.length - operators[a].words.length,
+);
 
 /** condition = all { "or" all } */
 export function parseCondition(cursor: Cursor, context: AskContext, subject: SubjectId): Condition {
   const start = cursor.at;
   const parts = [parseAll(cursor, context, subject)];
   while (cursor.phrase("or", "keyword")) parts.push(parseAll(cursor, context, subject));
-  return parts.length === 1 ? parts[0] : cursor.mark({ kind: "any", of: flat("any", parts) }, start);
+  return parts.length === 1
+    ? parts[0]
+    : cursor.mark({ kind: "any", of: flat("any", parts) }, start);
 }
 
 /** all = not { "and" not } */
 function parseAll(cursor: Cursor, context: AskContext, subject: SubjectId): Condition {
   const start = cursor.at;
   const parts = [parseNot(cursor, context, subject)];
-  while (!cursor.isAndBeforeStop && cursor.phrase("and", "keyword")) parts.push(parseNot(cursor, context, subject));
-  return parts.length === 1 ? parts[0] : cursor.mark({ kind: "all", of: flat("all", parts) }, start);
+  while (!cursor.isAndBeforeStop && cursor.phrase("and", "keyword"))
+    parts.push(parseNot(cursor, context, subject));
+  return parts.length === 1
+    ? parts[0]
+    : cursor.mark({ kind: "all", of: flat("all", parts) }, start);
 }
 
 /** (a and b) and c means a and b and c. */
-const flat = (kind: "all" | "any", parts: readonly Condition[]): Condition[] => parts.flatMap((part) => (part.kind === kind ? [...part.of] : [part]));
+const flat = (kind: "all" | "any", parts: readonly Condition[]): Condition[] =>
+  parts.flatMap((part) => (part.kind === kind ? [...part.of] : [part]));
 
 /** not = [ "not" ] ( "(" condition ")" | test ) */
 function parseNot(cursor: Cursor, context: AskContext, subject: SubjectId): Condition {
   const start = cursor.at;
-  if (cursor.phrase("not", "keyword")) return cursor.nest(() => cursor.mark({ kind: "not", of: parseNot(cursor, context, subject) }, start));
+  if (cursor.phrase("not", "keyword"))
+    return cursor.nest(() =>
+      cursor.mark({ kind: "not", of: parseNot(cursor, context, subject) }, start),
+    );
   if (cursor.sign("(")) {
     const inner = cursor.nest(() => parseCondition(cursor, context, subject));
     closeBracket(cursor, start);
@@ -42,49 +53,86 @@ function parseNot(cursor: Cursor, context: AskContext, subject: SubjectId): Cond
 function parseTest(cursor: Cursor, context: AskContext, subject: SubjectId): Condition {
   const start = cursor.at;
   const { catalog } = context;
-  if (catalog.filters.length && cursor.phrase("in filter", "keyword")) return cursor.mark({ kind: "filter", filter: parseNamed(cursor, catalog.filters.filter((filter) => filter.subject.id === subject), "saved filter").id }, start);
+  if (catalog.filters.length && cursor.phrase("in filter", "keyword"))
+    return cursor.mark(
+      {
+        kind: "filter",
+        filter: parseNamed(
+          cursor,
+          catalog.filters.filter((filter) => filter.subject.id === subject),
+          "saved filter",
+        ).id,
+      },
+      start,
+    );
   if (subject === "items") {
     const no = cursor.phrase("no link", "keyword");
-    if (no || cursor.phrase("link", "keyword")) return cursor.mark(parseLink(cursor, context, no), start);
+    if (no || cursor.phrase("link", "keyword"))
+      return cursor.mark(parseLink(cursor, context, no), start);
   }
   const path = parsePath(cursor, catalog, subject);
   const field = path.map((step) => step.id);
-  if (isMoved(path, subject) && cursor.phrase("became", "operator")) return cursor.mark(parseBecame(cursor, context, path), start);
-  const asOf = isOfItem(path, subject) && cursor.phrase("as of", "operator") ? parsePeriodHere(cursor, context) : undefined;
+  if (isMoved(path, subject) && cursor.phrase("became", "operator"))
+    return cursor.mark(parseBecame(cursor, context, path), start);
+  const asOf =
+    isOfItem(path, subject) && cursor.phrase("as of", "operator")
+      ? parsePeriodHere(cursor, context)
+      : undefined;
   const operator = parseOperator(cursor, path[path.length - 1], lastOf(path).words);
   const values: Value[] = parseOperands(cursor, context, path, operators[operator].takes);
   return cursor.mark({ kind: "test", field, operator, values, ...(asOf ? { asOf } : {}) }, start);
 }
 
 /** Whether the last field of a path is an item's own. */
-const isItemsOwn = (path: FieldPath, subject: SubjectId): boolean => (path.length === 1 ? subject === "items" : path[path.length - 2].reaches === "item");
+const isItemsOwn = (path: FieldPath, subject: SubjectId): boolean =>
+  path.length === 1 ? subject === "items" : path[path.length - 2].reaches === "item";
 /** Whether moves of it are kept. */
-export const isMoved = (path: FieldPath, subject: SubjectId): boolean => lastOf(path).tracked === true && isItemsOwn(path, subject);
+export const isMoved = (path: FieldPath, subject: SubjectId): boolean =>
+  lastOf(path).tracked === true && isItemsOwn(path, subject);
 /** Whether it is reached through an item, which has a past. */
-export const isOfItem = (path: FieldPath, subject: SubjectId): boolean => subject === "items" || path.slice(0, -1).some((step) => step.reaches === "item");
+export const isOfItem = (path: FieldPath, subject: SubjectId): boolean =>
+  subject === "items" || path.slice(0, -1).some((step) => step.reaches === "item");
 
 /** "became" value [ "after being" value ] [ "during" period ] */
 function parseBecame(cursor: Cursor, context: AskContext, path: FieldPath): Condition {
   const to = parseValue(cursor, context, lastOf(path));
-  const from = cursor.phrase("after being", "keyword") ? parseValue(cursor, context, lastOf(path)) : undefined;
+  const from = cursor.phrase("after being", "keyword")
+    ? parseValue(cursor, context, lastOf(path))
+    : undefined;
   const during = cursor.phrase("during", "keyword") ? parsePeriodHere(cursor, context) : undefined;
-  return { kind: "became", field: path.map((step) => step.id), to, ...(from ? { from } : {}), ...(during ? { during } : {}) };
+  return {
+    kind: "became",
+    field: path.map((step) => step.id),
+    to,
+    ...(from ? { from } : {}),
+    ...(during ? { during } : {}),
+  };
 }
 
 /** [ "no" ] "link" name [ "to it" ] */
 function parseLink(cursor: Cursor, context: AskContext, no: boolean): Condition {
-  const link = parseNamed(cursor, context.catalog.links.map((name) => ({ name })), "link").name;
+  const link = parseNamed(
+    cursor,
+    context.catalog.links.map((name) => ({ name })),
+    "link",
+  ).name;
   const toIt = cursor.phrase("to it", "keyword");
   return { kind: "link", link, ...(toIt ? { toIt } : {}), ...(no ? { no } : {}) };
 }
 
-function parseOperator(cursor: Cursor, field: ReturnType<typeof lastOf>, called: string): OperatorId {
+function parseOperator(
+  cursor: Cursor,
+  field: ReturnType<typeof lastOf>,
+  called: string,
+): OperatorId {
   if (cursor.phraseLength("is not set")) {
     cursor.at += 3;
     return "isEmpty";
   }
   const fitting = BY_LENGTH.filter((id) => operators[id].fits(field));
-  for (const id of OPERATOR_IDS) if (fitting.includes(id)) cursor.offer({ kind: "operator", words: operators[id].words, called: operators[id].words });
+  for (const id of OPERATOR_IDS)
+    if (fitting.includes(id))
+      cursor.offer({ kind: "operator", words: operators[id].words, called: operators[id].words });
   for (const id of fitting) {
     const length = cursor.phraseLength(operators[id].words);
     if (length) {
@@ -96,8 +144,21 @@ function parseOperator(cursor: Cursor, field: ReturnType<typeof lastOf>, called:
   const other = BY_LENGTH.find((id) => cursor.phraseLength(operators[id].words));
   if (other) {
     const length = cursor.phraseLength(operators[other].words);
-    const hint = isDate(field) ? "say on, before, after, since, until or during" : `${called} takes ${fitting.map((id) => operators[id].words).slice(0, 6).join(", ")}`;
-    cursor.stop({ code: "sentence.operator", message: `"${operators[other].words}" needs ${operators[other].needs}; ${called} is ${field.many ? "a list" : isDate(field) ? "a date" : "none"}`, hint }, cursor.at, cursor.at + length);
+    const hint = isDate(field)
+      ? "say on, before, after, since, until or during"
+      : `${called} takes ${fitting
+          .map((id) => operators[id].words)
+          .slice(0, 6)
+          .join(", ")}`;
+    cursor.stop(
+      {
+        code: "sentence.operator",
+        message: `"${operators[other].words}" needs ${operators[other].needs}; ${called} is ${field.many ? "a list" : isDate(field) ? "a date" : "none"}`,
+        hint,
+      },
+      cursor.at,
+      cursor.at + length,
+    );
   }
   return cursor.unexpected();
 }

@@ -1,7 +1,20 @@
 import { nearest, type Problem } from "../base";
 import type { Token } from "./lex";
 
-export type ExpectedKind = "clause" | "keyword" | "subject" | "field" | "operator" | "value" | "period" | "shape" | "number" | "unit" | "name" | "measure" | "grain";
+export type ExpectedKind =
+  | "clause"
+  | "keyword"
+  | "subject"
+  | "field"
+  | "operator"
+  | "value"
+  | "period"
+  | "shape"
+  | "number"
+  | "unit"
+  | "name"
+  | "measure"
+  | "grain";
 
 /** Something that could have stood at a place. */
 export interface Expected {
@@ -76,7 +89,13 @@ export class Cursor {
   /** Whether the words of a phrase stand at a place (never quoted ones); how many tokens they are. */
   phraseLength(phrase: string, at = this.at): number {
     const words = phrase.split(" ");
-    return words.every((word, i) => this.tokens[at + i]?.kind === "word" && this.tokens[at + i].text.toLowerCase() === word.toLowerCase()) ? words.length : 0;
+    return words.every(
+      (word, i) =>
+        this.tokens[at + i]?.kind === "word" &&
+        this.tokens[at + i].text.toLowerCase() === word.toLowerCase(),
+    )
+      ? words.length
+      : 0;
   }
 
   /** Takes a phrase if it stands here; otherwise remembers that it could have. */
@@ -94,8 +113,14 @@ export class Cursor {
   offer(what: Expected): void {
     const words = what.words.split(" ");
     let typed = 0;
-    while (typed < words.length && this.tokens[this.at + typed]?.kind === "word" && this.tokens[this.at + typed].text.toLowerCase() === words[typed].toLowerCase()) typed += 1;
-    if (typed > 0 && typed < words.length && this.at + typed === this.tokens.length) this.expectAt(this.tokens.length, [{ ...what, words: words.slice(typed).join(" ") }]);
+    while (
+      typed < words.length &&
+      this.tokens[this.at + typed]?.kind === "word" &&
+      this.tokens[this.at + typed].text.toLowerCase() === words[typed].toLowerCase()
+    )
+      typed += 1;
+    if (typed > 0 && typed < words.length && this.at + typed === this.tokens.length)
+      this.expectAt(this.tokens.length, [{ ...what, words: words.slice(typed).join(" ") }]);
     else this.expect(what);
   }
 
@@ -119,13 +144,17 @@ export class Cursor {
 
   /** Whether `and` stands here before a phrase that ends the condition. */
   get isAndBeforeStop(): boolean {
-    return this.phraseLength("and") > 0 && this.stopsAfterAnd.some((phrase) => this.phraseLength(phrase, this.at + 1));
+    return (
+      this.phraseLength("and") > 0 &&
+      this.stopsAfterAnd.some((phrase) => this.phraseLength(phrase, this.at + 1))
+    );
   }
 
   /** Guards against brackets nested too deep. */
   nest<T>(inner: () => T): T {
     this.depth += 1;
-    if (this.depth > 100) this.stop({ code: "sentence.deep", message: "more than 100 brackets stand in one another" });
+    if (this.depth > 100)
+      this.stop({ code: "sentence.deep", message: "more than 100 brackets stand in one another" });
     const value = inner();
     this.depth -= 1;
     return value;
@@ -135,7 +164,11 @@ export class Cursor {
     const first = this.tokens[from];
     const last = this.tokens[Math.min(to, this.tokens.length) - 1];
     const end = this.text.length;
-    throw new Stop({ ...problem, at: problem.at ?? (first && last ? { from: first.from, to: last.to } : { from: end, to: end }) });
+    throw new Stop({
+      ...problem,
+      at:
+        problem.at ?? (first && last ? { from: first.from, to: last.to } : { from: end, to: end }),
+    });
   }
 
   /** Stops with what was expected here, and the word nearest to the one that stands here. */
@@ -144,9 +177,20 @@ export class Cursor {
     const at = Math.max(this.furthest, this.at);
     const token = this.tokens[at];
     const called = [...new Set(here.map((e) => e.called))];
-    const near = token?.kind === "word" ? nearest(token.text, here.map((e) => e.words).filter(Boolean)) : [];
+    const near =
+      token?.kind === "word" ? nearest(token.text, here.map((e) => e.words).filter(Boolean)) : [];
     const list = called.slice(0, 8).join(", ") + (called.length > 8 ? " …" : "");
-    const message = token ? `"${token.text}" was not understood here: expected ${list}` : `the sentence is not finished: expected ${list}`;
-    throw new Stop({ code: token ? "sentence.unexpected" : "sentence.unfinished", message, expected: called, ...(near.length ? { nearest: near } : {}), at: token ? { from: token.from, to: token.to } : { from: this.text.length, to: this.text.length } });
+    const message = token
+      ? `"${token.text}" was not understood here: expected ${list}`
+      : `the sentence is not finished: expected ${list}`;
+    throw new Stop({
+      code: token ? "sentence.unexpected" : "sentence.unfinished",
+      message,
+      expected: called,
+      ...(near.length ? { nearest: near } : {}),
+      at: token
+        ? { from: token.from, to: token.to }
+        : { from: this.text.length, to: this.text.length },
+    });
   }
 }

@@ -10,20 +10,48 @@ export interface Difference {
 }
 
 const ABOUT: Readonly<Record<Part["area"], string>> = {
-  measure: "what is measured", subject: "what is counted", where: "conditions", by: "groups", split: "split", period: "period", compared: "compared with", runningTotal: "running total", stood: "as it stood", shape: "picture",
-  groupedBy: "groups", showing: "columns", sorts: "order", which: "what moves", grain: "stretch", beside: "beside it", ends: "from and to", burns: "what burns down", unit: "unit", team: "team", last: "how many sprints",
+  measure: "what is measured",
+  subject: "what is counted",
+  where: "conditions",
+  by: "groups",
+  split: "split",
+  period: "period",
+  compared: "compared with",
+  runningTotal: "running total",
+  stood: "as it stood",
+  shape: "picture",
+  groupedBy: "groups",
+  showing: "columns",
+  sorts: "order",
+  which: "what moves",
+  grain: "stretch",
+  beside: "beside it",
+  ends: "from and to",
+  burns: "what burns down",
+  unit: "unit",
+  team: "team",
+  last: "how many sprints",
 };
 
 /** In which clauses two reports differ, in the order of the sentence. */
 export function reportDifferences(before: Report, after: Report, catalog: Catalog): Difference[] {
   const clauses = (report: Report) => {
     const found = new Map<string, string[]>([["kind of report", [report.kind]]]);
-    for (const piece of sentencePieces(report, catalog)) if (piece.part) found.set(ABOUT[piece.part.area], [...(found.get(ABOUT[piece.part.area]) ?? []), piece.text]);
+    for (const piece of sentencePieces(report, catalog))
+      if (piece.part)
+        found.set(ABOUT[piece.part.area], [
+          ...(found.get(ABOUT[piece.part.area]) ?? []),
+          piece.text,
+        ]);
     return found;
   };
   const [was, now] = [clauses(before), clauses(after)];
   const told = (texts: readonly string[] | undefined) => texts?.join(", ") ?? null;
-  return [...new Set([...was.keys(), ...now.keys()])].flatMap((about) => (told(was.get(about)) === told(now.get(about)) ? [] : [{ about, was: told(was.get(about)), now: told(now.get(about)) }]));
+  return [...new Set([...was.keys(), ...now.keys()])].flatMap((about) =>
+    told(was.get(about)) === told(now.get(about))
+      ? []
+      : [{ about, was: told(was.get(about)), now: told(now.get(about)) }],
+  );
 }
 
 /** In which parts of their dress two versions differ; what is long is only named. */
@@ -38,6 +66,12 @@ export function dressDifferences(before: Dress, after: Dress): Difference[] {
   const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])] as (keyof Dress)[];
   return keys.flatMap((key): Difference[] => {
     if (JSON.stringify(before[key]) === JSON.stringify(after[key])) return [];
-    return [{ about: `dress: ${key.replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`)}`, was: words(before[key]), now: words(after[key]) }];
+    return [
+      {
+        about: `dress: ${key.replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`)}`,
+        was: words(before[key]),
+        now: words(after[key]),
+      },
+    ];
   });
 }

@@ -5,7 +5,10 @@ import type { Cursor } from "./cursor";
 const namesOf = (field: Field): string[] => [field.words, ...(field.synonyms ?? [])];
 
 /** The field whose name (or synonym) stands at the cursor, the longest one; how many tokens it takes. */
-function fieldHere(cursor: Cursor, fields: readonly Field[]): { field: Field; length: number } | undefined {
+function fieldHere(
+  cursor: Cursor,
+  fields: readonly Field[],
+): { field: Field; length: number } | undefined {
   const token = cursor.token;
   if (token?.kind === "quoted") {
     const field = fields.find((f) => f.words.toLowerCase() === token.text.toLowerCase());
@@ -21,7 +24,8 @@ function fieldHere(cursor: Cursor, fields: readonly Field[]): { field: Field; le
   return best;
 }
 
-const offerFields = (cursor: Cursor, fields: readonly Field[]): void => fields.forEach((field) => cursor.offer({ kind: "field", words: field.words, called: "a field" }));
+const offerFields = (cursor: Cursor, fields: readonly Field[]): void =>
+  fields.forEach((field) => cursor.offer({ kind: "field", words: field.words, called: "a field" }));
 
 /** field = name { "'s" name } */
 export function parsePath(cursor: Cursor, catalog: Catalog, subject: SubjectId): FieldPath {
@@ -34,7 +38,11 @@ export function parsePath(cursor: Cursor, catalog: Catalog, subject: SubjectId):
     path.push(here!.field);
     cursor.at += here!.length;
     fields = catalog.reachedThrough(here!.field);
-    if (fields.length === 0 && cursor.token?.text === "'s") cursor.stop({ code: "sentence.noOwner", message: `nothing can be reached through ${here!.field.words}` });
+    if (fields.length === 0 && cursor.token?.text === "'s")
+      cursor.stop({
+        code: "sentence.noOwner",
+        message: `nothing can be reached through ${here!.field.words}`,
+      });
   } while (fields.length > 0 && cursor.sign("'s"));
   return path as unknown as FieldPath;
 }
@@ -44,5 +52,10 @@ function noField(cursor: Cursor, fields: readonly Field[], path: readonly Field[
   if (!token || token.kind === "sign") cursor.unexpected();
   const near = nearest(token!.text, fields.flatMap(namesOf));
   const where = path.length ? ` of ${path[path.length - 1].words}` : "";
-  return cursor.stop({ code: "sentence.noField", message: `there is no field "${token!.text}"${where}`, ...(near.length ? { nearest: near } : {}), expected: ["a field"] });
+  return cursor.stop({
+    code: "sentence.noField",
+    message: `there is no field "${token!.text}"${where}`,
+    ...(near.length ? { nearest: near } : {}),
+    expected: ["a field"],
+  });
 }

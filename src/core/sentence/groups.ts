@@ -1,4 +1,14 @@
-import { isDate, isNumeric, kindWords, lastOf, pathIds, pathWords, type AskContext, type FieldPath, type SubjectId } from "../catalog";
+import {
+  isDate,
+  isNumeric,
+  kindWords,
+  lastOf,
+  pathIds,
+  pathWords,
+  type AskContext,
+  type FieldPath,
+  type SubjectId,
+} from "../catalog";
 import type { Case, Fold, Group } from "../definition";
 import type { Value } from "../filter";
 import { GRAINS, type Grain } from "../time";
@@ -6,32 +16,90 @@ import { parseCondition } from "./conditions";
 import type { Cursor } from "./cursor";
 import { parsePath } from "./fields";
 import { isMeasureAt, parseSimpleMeasure } from "./measures";
-import { closeBracket, parseBracketed, parseCount, parseNewName, parseNumber, parseValue } from "./values";
+import {
+  closeBracket,
+  parseBracketed,
+  parseCount,
+  parseNewName,
+  parseNumber,
+  parseValue,
+} from "./values";
 
 const GRAINS_BY_LENGTH = [...GRAINS].sort((a, b) => b.length - a.length);
 /** group = ( field | grain "of" datefield | field "in ranges" (…) | "cases" (…) ) [ folding ] [ top ] [ without ] [ always ] [ "with empty groups" ] */
 export function parseGroup(cursor: Cursor, context: AskContext, subject: SubjectId): Group {
   const start = cursor.at;
-  if (cursor.phrase("cases", "keyword", "cases")) return cursor.mark(parseAfter(cursor, context, subject, { field: [], cases: parseCases(cursor, context, subject) }, null), start);
+  if (cursor.phrase("cases", "keyword", "cases"))
+    return cursor.mark(
+      parseAfter(
+        cursor,
+        context,
+        subject,
+        { field: [], cases: parseCases(cursor, context, subject) },
+        null,
+      ),
+      start,
+    );
   const grain = parseGrain(cursor);
   const at = cursor.at;
   const path = parsePath(cursor, context.catalog, subject);
   const field = lastOf(path);
-  if (grain && !isDate(field)) cursor.stop({ code: "sentence.grain", message: `${pathWords(path)} is ${kindWords(field)}; ${grain} of needs a date` }, at, cursor.at);
-  if (!grain && isDate(field)) cursor.stop({ code: "sentence.needsGrain", message: `${pathWords(path)} is a date: say by which stretch`, hint: `such as month of ${pathWords(path)}`, nearest: [`month of ${pathWords(path)}`, `week of ${pathWords(path)}`] }, at, cursor.at);
-  const ranges = isNumeric(field) && !field.many && cursor.phrase("in ranges", "clause") ? parseRanges(cursor) : undefined;
-  return cursor.mark(parseAfter(cursor, context, subject, { field: pathIds(path), ...(grain ? { grain } : {}), ...(ranges ? { ranges } : {}) }, path), start);
+  if (grain && !isDate(field))
+    cursor.stop(
+      {
+        code: "sentence.grain",
+        message: `${pathWords(path)} is ${kindWords(field)}; ${grain} of needs a date`,
+      },
+      at,
+      cursor.at,
+    );
+  if (!grain && isDate(field))
+    cursor.stop(
+      {
+        code: "sentence.needsGrain",
+        message: `${pathWords(path)} is a date: say by which stretch`,
+        hint: `such as month of ${pathWords(path)}`,
+        nearest: [`month of ${pathWords(path)}`, `week of ${pathWords(path)}`],
+      },
+      at,
+      cursor.at,
+    );
+  const ranges =
+    isNumeric(field) && !field.many && cursor.phrase("in ranges", "clause")
+      ? parseRanges(cursor)
+      : undefined;
+  return cursor.mark(
+    parseAfter(
+      cursor,
+      context,
+      subject,
+      { field: pathIds(path), ...(grain ? { grain } : {}), ...(ranges ? { ranges } : {}) },
+      path,
+    ),
+    start,
+  );
 }
 
 /** What may follow the field of a group. Ranges and cases have no values to fold. */
-function parseAfter(cursor: Cursor, context: AskContext, subject: SubjectId, group: Group, path: FieldPath | null): Group {
+function parseAfter(
+  cursor: Cursor,
+  context: AskContext,
+  subject: SubjectId,
+  group: Group,
+  path: FieldPath | null,
+): Group {
   const values = path && !group.ranges ? path : null;
-  for (let more = true; more; ) {
-    if (values && !group.folds && cursor.phrase("folding", "clause")) group.folds = parseFolds(cursor, context, values);
-    else if (!group.top && cursor.phrase("top", "clause")) group.top = parseTop(cursor, context, subject);
-    else if (values && !group.without && cursor.phrase("without", "clause")) group.without = parseGroupValues(cursor, context, values);
-    else if (values && !group.grain && !group.always && cursor.phrase("always", "clause")) group.always = parseGroupValues(cursor, context, values);
-    else if (!group.withEmptyGroups && cursor.phrase("with empty groups", "clause")) group.withEmptyGroups = true;
+  for (let more = true; more;) {
+    if (values && !group.folds && cursor.phrase("folding", "clause"))
+      group.folds = parseFolds(cursor, context, values);
+    else if (!group.top && cursor.phrase("top", "clause"))
+      group.top = parseTop(cursor, context, subject);
+    else if (values && !group.without && cursor.phrase("without", "clause"))
+      group.without = parseGroupValues(cursor, context, values);
+    else if (values && !group.grain && !group.always && cursor.phrase("always", "clause"))
+      group.always = parseGroupValues(cursor, context, values);
+    else if (!group.withEmptyGroups && cursor.phrase("with empty groups", "clause"))
+      group.withEmptyGroups = true;
     else more = false;
   }
   return group;
@@ -46,7 +114,12 @@ function parseGroupValues(cursor: Cursor, context: AskContext, path: FieldPath):
 function parseRanges(cursor: Cursor): string[] {
   const open = cursor.at;
   const borders = parseBracketed(cursor, () => parseNumber(cursor));
-  if (borders.some((border, i) => i > 0 && Number(border) <= Number(borders[i - 1]))) cursor.stop({ code: "sentence.ranges", message: "the borders of ranges rise from one to the next" }, open, cursor.at);
+  if (borders.some((border, i) => i > 0 && Number(border) <= Number(borders[i - 1])))
+    cursor.stop(
+      { code: "sentence.ranges", message: "the borders of ranges rise from one to the next" },
+      open,
+      cursor.at,
+    );
   return borders;
 }
 
@@ -56,7 +129,12 @@ function parseCases(cursor: Cursor, context: AskContext, subject: SubjectId): Ca
   return parseBracketed(cursor, () => {
     const start = cursor.at;
     const name = parseNewName(cursor, "a name for the case");
-    if (names.has(name)) cursor.stop({ code: "sentence.caseName", message: `two cases are called "${name}"` }, start, start + 1);
+    if (names.has(name))
+      cursor.stop(
+        { code: "sentence.caseName", message: `two cases are called "${name}"` },
+        start,
+        start + 1,
+      );
     names.add(name);
     if (!cursor.sign(":")) {
       cursor.expect({ kind: "keyword", words: ":", called: ":" });
@@ -78,7 +156,11 @@ function parseGrain(cursor: Cursor): Grain | undefined {
   return undefined;
 }
 
-function parseTop(cursor: Cursor, context: AskContext, subject: SubjectId): NonNullable<Group["top"]> {
+function parseTop(
+  cursor: Cursor,
+  context: AskContext,
+  subject: SubjectId,
+): NonNullable<Group["top"]> {
   const count = parseCount(cursor, 1000);
   if (!cursor.phraseLength("by") || !isMeasureAt(cursor, cursor.at + 1)) return { count };
   cursor.at += 1;
@@ -100,14 +182,24 @@ function parseFolds(cursor: Cursor, context: AskContext, path: FieldPath): Fold[
       const at = cursor.at;
       const value = parseValue(cursor, context, lastOf(path));
       const key = JSON.stringify(value).toLowerCase();
-      if (seen.has(key)) cursor.stop({ code: "sentence.twoFolds", message: "a value can be in one fold only" }, at, cursor.at);
+      if (seen.has(key))
+        cursor.stop(
+          { code: "sentence.twoFolds", message: "a value can be in one fold only" },
+          at,
+          cursor.at,
+        );
       seen.add(key);
       values.push(value);
     } while (cursor.sign(","));
     if (!cursor.phrase("as")) cursor.unexpected();
     const at = cursor.at;
     const name = parseNewName(cursor, "a name for the fold");
-    if (folds.some((fold) => fold.name === name)) cursor.stop({ code: "sentence.foldName", message: `two folds are called "${name}"` }, at, at + 1);
+    if (folds.some((fold) => fold.name === name))
+      cursor.stop(
+        { code: "sentence.foldName", message: `two folds are called "${name}"` },
+        at,
+        at + 1,
+      );
     folds.push(cursor.mark({ name, values }, start));
   } while (cursor.sign(";"));
   closeBracket(cursor, open);

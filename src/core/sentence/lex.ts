@@ -18,14 +18,23 @@ const POSSESSIVE = /['’]s$/i;
 export function lex(text: string): { tokens: Token[]; problem?: Problem } {
   const tokens: Token[] = [];
   let at = 0;
-  const push = (kind: Token["kind"], words: string, from: number, to: number) => tokens.push({ kind, text: words, from, to });
+  const push = (kind: Token["kind"], words: string, from: number, to: number) =>
+    tokens.push({ kind, text: words, from, to });
   while (at < text.length) {
     const sign = text[at];
     if (/\s/.test(sign)) at += 1;
     else if ("(),;:".includes(sign)) push("sign", sign, at, (at += 1));
     else if ('"“”'.includes(sign)) {
       const quoted = readQuoted(text, at);
-      if (!quoted) return { tokens, problem: { code: "sentence.quoteOpen", message: `the quote opened at ${at + 1} is not closed`, at: { from: at, to: text.length } } };
+      if (!quoted)
+        return {
+          tokens,
+          problem: {
+            code: "sentence.quoteOpen",
+            message: `the quote opened at ${at + 1} is not closed`,
+            at: { from: at, to: text.length },
+          },
+        };
       push("quoted", quoted.text, at, quoted.to);
       at = quoted.to;
       if (/^['’]s(?=[\s,();:]|$)/i.test(text.slice(at, at + 3))) push("sign", "'s", at, (at += 2));
@@ -34,7 +43,11 @@ export function lex(text: string): { tokens: Token[]; problem?: Problem } {
   return { tokens };
 }
 
-function readWord(text: string, at: number, push: (kind: Token["kind"], words: string, from: number, to: number) => void): number {
+function readWord(
+  text: string,
+  at: number,
+  push: (kind: Token["kind"], words: string, from: number, to: number) => void,
+): number {
   INSTANT.lastIndex = WORD.lastIndex = at;
   const word = (INSTANT.exec(text) ?? WORD.exec(text))![0];
   const to = at + word.length;

@@ -1,5 +1,6 @@
 /** What a report says: a count, a list, or one of the questions asked of history. */
-export type Drawable = "count" | "list" | "level" | "crossings" | "bridge" | "burndown" | "velocity";
+export type Drawable =
+  "count" | "list" | "level" | "crossings" | "bridge" | "burndown" | "velocity";
 
 /** How much of an answer a shape can show. */
 export interface ShapeNeeds {
@@ -50,18 +51,43 @@ const several = (n: number, one: string): string => (n === 1 ? `one ${one}` : `$
 
 /** Why a shape cannot show it; null when it can. */
 export function whyNot(shape: Shape, input: ShapeInput): string | null {
-  if (!shape.draws.includes(input.kind)) return shape.draws.includes("list") ? "it lists records, and this counts them" : input.kind === "list" ? "it draws figures, and this is a list" : shape.draws.includes("count") ? "it does not draw levels and flows of the past" : "it draws levels and flows of the past";
-  if (input.kind === "crossings" && input.beside !== (shape.needs.beside ?? false)) return input.beside ? "it has no line for net or level" : "it needs a line: with net, or with level";
-  if (input.kind !== "count") return input.split && shape.needs.split === "none" ? "it has no place for a split" : !input.split && shape.needs.split === "wanted" && input.kind === "level" ? "it needs a split" : null;
-  const { groups: [least, most], measures: [fewest, mostMeasures] } = shape.needs;
-  if (input.groups < least) return least > 1 && input.groups > 0 ? `it needs ${several(least, "group")}` : "it needs something to group by";
-  if (input.groups > most) return most === 0 ? "it shows one figure, without groups" : `it shows ${several(most, "group")} at most`;
+  if (!shape.draws.includes(input.kind))
+    return shape.draws.includes("list")
+      ? "it lists records, and this counts them"
+      : input.kind === "list"
+        ? "it draws figures, and this is a list"
+        : shape.draws.includes("count")
+          ? "it does not draw levels and flows of the past"
+          : "it draws levels and flows of the past";
+  if (input.kind === "crossings" && input.beside !== (shape.needs.beside ?? false))
+    return input.beside
+      ? "it has no line for net or level"
+      : "it needs a line: with net, or with level";
+  if (input.kind !== "count")
+    return input.split && shape.needs.split === "none"
+      ? "it has no place for a split"
+      : !input.split && shape.needs.split === "wanted" && input.kind === "level"
+        ? "it needs a split"
+        : null;
+  const {
+    groups: [least, most],
+    measures: [fewest, mostMeasures],
+  } = shape.needs;
+  if (input.groups < least)
+    return least > 1 && input.groups > 0
+      ? `it needs ${several(least, "group")}`
+      : "it needs something to group by";
+  if (input.groups > most)
+    return most === 0
+      ? "it shows one figure, without groups"
+      : `it shows ${several(most, "group")} at most`;
   if (input.split && shape.needs.split === "none") return "it has no place for a split";
   if (!input.split && shape.needs.split === "wanted") return "it needs a split";
   if (input.measures < fewest) return `it needs ${several(fewest, "measure")}`;
   if (input.measures > mostMeasures) return `it shows ${several(mostMeasures, "measure")} at most`;
   if (shape.needs.additive && !input.additive) return "its parts must add up, and these do not";
-  if (shape.needs.oneValue && !input.oneValue) return "its measures must be of one value that each record has, such as median and p85 of lead time";
+  if (shape.needs.oneValue && !input.oneValue)
+    return "its measures must be of one value that each record has, such as median and p85 of lead time";
   if (shape.needs.days && !input.hasDays) return "it needs days, such as by day of created";
   if (shape.needs.time && !input.isTime) return "it needs stretches of time";
   return null;
@@ -70,7 +96,9 @@ export function whyNot(shape: Shape, input: ShapeInput): string | null {
 /** Why a shape is a poor choice for so many groups and parts; null when it is fine. */
 export function poorFor(shape: Shape, groups: number, parts: number): string | null {
   const { clearUpTo } = shape;
-  if (clearUpTo?.groups !== undefined && groups > clearUpTo.groups) return `${shape.words} with ${groups} parts is hard to read; bars would tell them apart, or a top ${clearUpTo.groups}`;
-  if (clearUpTo?.parts !== undefined && parts > clearUpTo.parts) return `${shape.words} of ${parts} parts is hard to compare; fold some, or take a heat map`;
+  if (clearUpTo?.groups !== undefined && groups > clearUpTo.groups)
+    return `${shape.words} with ${groups} parts is hard to read; bars would tell them apart, or a top ${clearUpTo.groups}`;
+  if (clearUpTo?.parts !== undefined && parts > clearUpTo.parts)
+    return `${shape.words} of ${parts} parts is hard to compare; fold some, or take a heat map`;
   return null;
 }

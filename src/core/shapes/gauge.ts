@@ -1,3 +1,8 @@
 import { defineShape } from "./defineShape";
 
-export const gauge = defineShape({ words: "gauge", goodFor: "one figure against a range and a target", draws: ["count"], needs: { groups: [0, 0], split: "none", measures: [1, 1] } });
+export const gauge = defineShape({
+  words: "gauge",
+  goodFor: "one figure against a range and a target",
+  draws: ["count"],
+  needs: { groups: [0, 0], split: "none", measures: [1, 1] },
+});

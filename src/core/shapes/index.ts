@@ -26,8 +26,30 @@ import { waterfall } from "./waterfall";
 
 /** Every shape, in the order of menus: the common ones first. */
 export const shapes = {
-  bars, columns, stackedBars, stackedColumns, line, donut, number, pivot, list, pie, area, gauge, fullBars, fullColumns, fullArea,
-  columnsWithLine, heatMap, pies, scatter, bubbles, dots, calendar, waterfall, planks,
+  bars,
+  columns,
+  stackedBars,
+  stackedColumns,
+  line,
+  donut,
+  number,
+  pivot,
+  list,
+  pie,
+  area,
+  gauge,
+  fullBars,
+  fullColumns,
+  fullArea,
+  columnsWithLine,
+  heatMap,
+  pies,
+  scatter,
+  bubbles,
+  dots,
+  calendar,
+  waterfall,
+  planks,
 } as const satisfies Record<string, Shape>;
 export type ShapeId = keyof typeof shapes;
 export const SHAPE_IDS = Object.keys(shapes) as [ShapeId, ...ShapeId[]];

@@ -1,3 +1,9 @@
 import { defineShape } from "./defineShape";
 
-export const line = defineShape({ words: "line", goodFor: "how something went over time", draws: ["count", "level", "crossings"], needs: { groups: [1, 1], split: "possible", measures: [1, 3] }, clearUpTo: { parts: 6 } });
+export const line = defineShape({
+  words: "line",
+  goodFor: "how something went over time",
+  draws: ["count", "level", "crossings"],
+  needs: { groups: [1, 1], split: "possible", measures: [1, 3] },
+  clearUpTo: { parts: 6 },
+});

@@ -1,3 +1,8 @@
 import { defineShape } from "./defineShape";
 
-export const list = defineShape({ words: "list", goodFor: "the records themselves", draws: ["list"], needs: { groups: [0, 0], split: "none", measures: [0, 1] } });
+export const list = defineShape({
+  words: "list",
+  goodFor: "the records themselves",
+  draws: ["list"],
+  needs: { groups: [0, 0], split: "none", measures: [0, 1] },
+});

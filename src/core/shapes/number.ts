@@ -1,3 +1,8 @@
 import { defineShape } from "./defineShape";
 
-export const number = defineShape({ words: "number", goodFor: "one figure to watch", draws: ["count"], needs: { groups: [0, 0], split: "none", measures: [1, 1] } });
+export const number = defineShape({
+  words: "number",
+  goodFor: "one figure to watch",
+  draws: ["count"],
+  needs: { groups: [0, 0], split: "none", measures: [1, 1] },
+});

@@ -1,3 +1,9 @@
 import { defineShape } from "./defineShape";
 
-export const pie = defineShape({ words: "pie", goodFor: "a few parts of one whole", draws: ["count"], needs: { groups: [1, 1], split: "none", measures: [1, 1], additive: true }, clearUpTo: { groups: 7 } });
+export const pie = defineShape({
+  words: "pie",
+  goodFor: "a few parts of one whole",
+  draws: ["count"],
+  needs: { groups: [1, 1], split: "none", measures: [1, 1], additive: true },
+  clearUpTo: { groups: 7 },
+});

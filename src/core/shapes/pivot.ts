@@ -1,3 +1,8 @@
 import { defineShape } from "./defineShape";
 
-export const pivot = defineShape({ words: "pivot", goodFor: "tables of several groups with subtotals", draws: ["count"], needs: { groups: [1, 3], split: "possible", measures: [1, 6] } });
+export const pivot = defineShape({
+  words: "pivot",
+  goodFor: "tables of several groups with subtotals",
+  draws: ["count"],
+  needs: { groups: [1, 3], split: "possible", measures: [1, 6] },
+});

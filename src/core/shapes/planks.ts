@@ -1,3 +1,8 @@
 import { defineShape } from "./defineShape";
 
-export const planks = defineShape({ words: "planks", goodFor: "whether a sprint will make it", draws: ["burndown"], needs: { groups: [0, 0], split: "none", measures: [0, 1] } });
+export const planks = defineShape({
+  words: "planks",
+  goodFor: "whether a sprint will make it",
+  draws: ["burndown"],
+  needs: { groups: [0, 0], split: "none", measures: [0, 1] },
+});

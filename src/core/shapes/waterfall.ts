@@ -1,3 +1,8 @@
 import { defineShape } from "./defineShape";
 
-export const waterfall = defineShape({ words: "waterfall", goodFor: "why a level moved", draws: ["bridge"], needs: { groups: [0, 0], split: "none", measures: [0, 1] } });
+export const waterfall = defineShape({
+  words: "waterfall",
+  goodFor: "why a level moved",
+  draws: ["bridge"],
+  needs: { groups: [0, 0], split: "none", measures: [0, 1] },
+});

@@ -5,14 +5,21 @@ import { bind, compile, identifier, joined, Relation, sql } from ".";
 
 describe("fragments", () => {
   test("values become parameters, equal ones of one type share one", () => {
-    const { text, values } = compile(sql`a = ${bind(1, "int")} AND b = ${bind("x", "text")} AND c = ${bind(1, "int")} AND d = ${bind(1, "bigint")}`);
+    const { text, values } = compile(
+      sql`a = ${bind(1, "int")} AND b = ${bind("x", "text")} AND c = ${bind(1, "int")} AND d = ${bind(1, "bigint")}`,
+    );
     expect(text).toBe("a = $1::int AND b = $2::text AND c = $1::int AND d = $3::bigint");
     expect(values).toEqual([1, "x", 1]);
   });
   test("fragments nest", () => {
-    expect(compile(sql`(${joined([sql`a`, sql`b = ${bind(2, "int")}`], " OR ")})`)).toEqual({ text: "(a OR b = $1::int)", values: [2] });
+    expect(compile(sql`(${joined([sql`a`, sql`b = ${bind(2, "int")}`], " OR ")})`)).toEqual({
+      text: "(a OR b = $1::int)",
+      values: [2],
+    });
   });
-  test.each(["a; DROP TABLE items", 'a"', "A", "a b", ""])("%s is no identifier", (name) => expect(() => identifier(name)).toThrow("not an identifier"));
+  test.each(["a; DROP TABLE items", 'a"', "A", "a b", ""])("%s is no identifier", (name) =>
+    expect(() => identifier(name)).toThrow("not an identifier"),
+  );
 });
 
 describe("a relation", () => {
@@ -25,13 +32,19 @@ describe("a relation", () => {
   };
   test("no value that somebody typed becomes text of a statement", () => {
     const evil = `x'; DROP TABLE items; --`;
-    const { text, values } = where(`title contains "${evil}" or vessel is "${evil}" or tags include any of ("${evil}")`);
+    const { text, values } = where(
+      `title contains "${evil}" or vessel is "${evil}" or tags include any of ("${evil}")`,
+    );
     expect(text).not.toContain("DROP");
     expect(JSON.stringify(values)).toContain("drop table items");
   });
   test("row rights are a test of every statement, and none for who may see all", () => {
-    expect(where("points over 2", sampleView({ projects: [1, 2] })).text).toContain("r.project_id = ANY(");
-    expect(where("points over 2", sampleView({ projects: [] })).text).toContain("r.project_id IS NULL");
+    expect(where("points over 2", sampleView({ projects: [1, 2] })).text).toContain(
+      "r.project_id = ANY(",
+    );
+    expect(where("points over 2", sampleView({ projects: [] })).text).toContain(
+      "r.project_id IS NULL",
+    );
     expect(where("points over 2").text).not.toContain("project_id");
   });
   test("in the past tracked fields are read from the state, untracked ones from the item", () => {
@@ -45,7 +58,9 @@ describe("a relation", () => {
     expect(text.match(/LEFT JOIN people/g)).toHaveLength(1);
   });
   test("a parent is joined only where it may be seen", () => {
-    expect(where('parent is "D1"', sampleView({ projects: [1] })).text).toMatch(/LEFT JOIN items j\d ON .*project_id = ANY/);
+    expect(where('parent is "D1"', sampleView({ projects: [1] })).text).toMatch(
+      /LEFT JOIN items j\d ON .*project_id = ANY/,
+    );
   });
   test("stages are tested on the status, which has the index", () => {
     expect(where('stage is not "finished"').text).toContain("r.status_id = ANY(");
@@ -53,7 +68,12 @@ describe("a relation", () => {
   test("things that are hidden from the viewer match nothing", () => {
     const view = sampleView();
     const relation = new Relation("items", view);
-    const unknown = { kind: "test" as const, field: ["project"], operator: "is" as const, values: [{ kind: "thing" as const, thing: "project" as const, id: 999 }] };
+    const unknown = {
+      kind: "test" as const,
+      field: ["project"],
+      operator: "is" as const,
+      values: [{ kind: "thing" as const, thing: "project" as const, id: 999 }],
+    };
     expect(compile(conditionSql(unknown, relation)).values).toEqual([[]]);
   });
 });

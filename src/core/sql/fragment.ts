@@ -19,10 +19,24 @@ export class Bound {
   ) {}
 }
 
-export type SqlType = "int" | "int[]" | "bigint" | "numeric" | "numeric[]" | "text" | "text[]" | "boolean" | "timestamptz" | "timestamptz[]" | "date" | "jsonb" | "bigint[]";
+export type SqlType =
+  | "int"
+  | "int[]"
+  | "bigint"
+  | "numeric"
+  | "numeric[]"
+  | "text"
+  | "text[]"
+  | "boolean"
+  | "timestamptz"
+  | "timestamptz[]"
+  | "date"
+  | "jsonb"
+  | "bigint[]";
 
 /** Builds a fragment; interpolated fragments are joined in, bound values become parameters. */
-export const sql = (texts: TemplateStringsArray, ...holes: (Fragment | Bound)[]): Fragment => new Fragment(texts, holes);
+export const sql = (texts: TemplateStringsArray, ...holes: (Fragment | Bound)[]): Fragment =>
+  new Fragment(texts, holes);
 export const bind = (value: Parameter, type: SqlType): Bound => new Bound(value, type);
 export const EMPTY = new Fragment([""], []);
 
@@ -37,7 +51,8 @@ export function joined(parts: readonly Fragment[], between: string): Fragment {
   return new Fragment(["", ...Array<string>(parts.length - 1).fill(between), ""], parts);
 }
 
-export const allOf = (tests: readonly Fragment[]): Fragment => (tests.length ? joined(tests, " AND ") : sql`TRUE`);
+export const allOf = (tests: readonly Fragment[]): Fragment =>
+  tests.length ? joined(tests, " AND ") : sql`TRUE`;
 
 /** A statement as the driver takes it: $1, $2 … and their values. */
 export interface Statement {

@@ -1,17 +1,47 @@
 import { invariant } from "../base";
-import { isTrackedField, lastOf, STAGES, type Derived, type Field, type FieldPath, type SubjectId, type ThingType } from "../catalog";
+import {
+  isTrackedField,
+  lastOf,
+  STAGES,
+  type Derived,
+  type Field,
+  type FieldPath,
+  type SubjectId,
+  type ThingType,
+} from "../catalog";
 import { instantText, localDay, workClock, workingDayMinutes } from "../time";
 import { allOf, bind, EMPTY, identifier, joined, sql, type Fragment } from "./fragment";
 import type { Viewpoint } from "./viewpoint";
 
 const TABLES: { readonly [T in ThingType | SubjectId]: string } = {
-  status: "statuses", kind: "kinds", priority: "priorities", person: "people", team: "teams", service: "services", asset: "assets",
-  project: "projects", sprint: "sprints", release: "releases", items: "items", moves: "moves", timeEntries: "time_entries",
-  costEntries: "cost_entries", projects: "projects", assets: "assets", milestones: "milestones", weeklyWords: "weekly_words",
+  status: "statuses",
+  kind: "kinds",
+  priority: "priorities",
+  person: "people",
+  team: "teams",
+  service: "services",
+  asset: "assets",
+  project: "projects",
+  sprint: "sprints",
+  release: "releases",
+  items: "items",
+  moves: "moves",
+  timeEntries: "time_entries",
+  costEntries: "cost_entries",
+  projects: "projects",
+  assets: "assets",
+  milestones: "milestones",
+  weeklyWords: "weekly_words",
 };
 
 /** What each subject begins with: the column of its project, and the day on which it happened, for those that have one. */
-const PLAIN: { readonly [S in Exclude<SubjectId, "items" | "moves">]: { readonly project?: string; readonly day?: string; readonly ofItem?: true } } = {
+const PLAIN: {
+  readonly [S in Exclude<SubjectId, "items" | "moves">]: {
+    readonly project?: string;
+    readonly day?: string;
+    readonly ofItem?: true;
+  };
+} = {
   timeEntries: { project: "project_id", day: "worked_on", ofItem: true },
   costEntries: { project: "project_id", day: "on" },
   projects: { project: "id" },
@@ -27,7 +57,15 @@ const MINUTE_US = sql`60000000`;
 const HIDEABLE: readonly ThingType[] = ["project", "sprint", "release"];
 
 /** Things that moves lead from and to. */
-const MOVED_THINGS: readonly ThingType[] = ["status", "priority", "person", "team", "project", "service", "sprint"];
+const MOVED_THINGS: readonly ThingType[] = [
+  "status",
+  "priority",
+  "person",
+  "team",
+  "project",
+  "service",
+  "sprint",
+];
 const movedField = (thing: ThingType): string => (thing === "person" ? "assignee" : thing);
 
 /**
@@ -73,7 +111,8 @@ export class Relation {
   }
 
   from(): Fragment {
-    const table = this.over === "spans" ? sql`${this.spans} s` : sql`${identifier(TABLES[this.subject])} r`;
+    const table =
+      this.over === "spans" ? sql`${this.spans} s` : sql`${identifier(TABLES[this.subject])} r`;
     return joined([table, ...this.joins], " ");
   }
 
@@ -123,11 +162,25 @@ export class Relation {
   }
 
   /** The jsonb document or array column that has the index for a list or custom field; undefined where there is none. */
-  indexed(path: FieldPath): { readonly kind: "custom"; readonly document: Fragment; readonly key: string } | { readonly kind: "list"; readonly array: Fragment } | undefined {
+  indexed(
+    path: FieldPath,
+  ):
+    | { readonly kind: "custom"; readonly document: Fragment; readonly key: string }
+    | { readonly kind: "list"; readonly array: Fragment }
+    | undefined {
     const { source } = lastOf(path);
     const alias = this.ownerOf(path);
-    if (source.kind === "custom") return { kind: "custom", document: identifier(`${this.ownColumn(alias)}.custom_folded`), key: String(source.id) };
-    if (source.kind === "list") return { kind: "list", array: identifier(`${this.ownColumn(alias)}.${source.folded ?? source.column}`) };
+    if (source.kind === "custom")
+      return {
+        kind: "custom",
+        document: identifier(`${this.ownColumn(alias)}.custom_folded`),
+        key: String(source.id),
+      };
+    if (source.kind === "list")
+      return {
+        kind: "list",
+        array: identifier(`${this.ownColumn(alias)}.${source.folded ?? source.column}`),
+      };
     return undefined;
   }
 
@@ -149,14 +202,27 @@ export class Relation {
     if (this.view.past) this.guards.push(sql`r.at <= ${this.now}`);
   }
 
-  private beginPlain({ project, day, ofItem }: { readonly project?: string; readonly day?: string; readonly ofItem?: true }): void {
+  private beginPlain({
+    project,
+    day,
+    ofItem,
+  }: {
+    readonly project?: string;
+    readonly day?: string;
+    readonly ofItem?: true;
+  }): void {
     if (ofItem) {
       this.joins.push(sql`LEFT JOIN items r_item ON r_item.id = r.item_id`);
       this.aliases.set("item", "r_item");
-      this.guards.push(sql`(r.item_id IS NULL OR (${allOf([this.mayBeSeen("r_item.project_id"), ...this.exists("r_item")])}))`);
+      this.guards.push(
+        sql`(r.item_id IS NULL OR (${allOf([this.mayBeSeen("r_item.project_id"), ...this.exists("r_item")])}))`,
+      );
     }
     if (project) this.guards.push(this.mayBeSeen(`r.${project}`));
-    if (day && this.view.past) this.guards.push(sql`${identifier(`r.${day}`)} <= ${bind(localDay(this.view.now, this.view.calendar.zone), "date")}`);
+    if (day && this.view.past)
+      this.guards.push(
+        sql`${identifier(`r.${day}`)} <= ${bind(localDay(this.view.now, this.view.calendar.zone), "date")}`,
+      );
   }
 
   /** Row rights: the project that the row is in now. */
@@ -171,7 +237,10 @@ export class Relation {
     if (this.view.deletedToo) return [sql`TRUE`];
     const deleted = identifier(`${alias}.deleted_at`);
     if (!this.view.past) return [sql`${deleted} IS NULL`];
-    return [sql`${identifier(`${alias}.created_at`)} <= ${this.now}`, sql`(${deleted} IS NULL OR ${deleted} > ${this.now})`];
+    return [
+      sql`${identifier(`${alias}.created_at`)} <= ${this.now}`,
+      sql`(${deleted} IS NULL OR ${deleted} > ${this.now})`,
+    ];
   }
 
   /** Over spans, the item itself, once one of its own columns is asked for. */
@@ -187,7 +256,11 @@ export class Relation {
     const state = `${alias}_state`;
     const at = identifier(state);
     const on = sql`${at}.item_id = ${identifier(alias)}.id AND ${at}.valid_from <= ${this.now} AND ${this.now} < ${at}.valid_to`;
-    this.joins.push(how === "JOIN" ? sql`JOIN state_spans ${at} ON ${on}` : sql`LEFT JOIN state_spans ${at} ON ${on}`);
+    this.joins.push(
+      how === "JOIN"
+        ? sql`JOIN state_spans ${at} ON ${on}`
+        : sql`LEFT JOIN state_spans ${at} ON ${on}`,
+    );
     this.states.set(alias, state);
     return state;
   }
@@ -210,9 +283,13 @@ export class Relation {
     const at = identifier(alias);
     if (step.reaches === "item") {
       invariant(step.source.kind === "itemKey", "items are reached by their id");
-      this.joins.push(sql`LEFT JOIN items ${at} ON ${at}.id = ${identifier(`${this.ownColumn(owner)}.${step.source.column}`)} AND ${this.mayBeSeen(`${alias}.project_id`)}`);
+      this.joins.push(
+        sql`LEFT JOIN items ${at} ON ${at}.id = ${identifier(`${this.ownColumn(owner)}.${step.source.column}`)} AND ${this.mayBeSeen(`${alias}.project_id`)}`,
+      );
     } else {
-      this.joins.push(sql`LEFT JOIN ${identifier(TABLES[step.reaches])} ${at} ON ${at}.id = ${this.source(owner, step, false)}`);
+      this.joins.push(
+        sql`LEFT JOIN ${identifier(TABLES[step.reaches])} ${at} ON ${at}.id = ${this.source(owner, step, false)}`,
+      );
     }
     return alias;
   }
@@ -241,10 +318,18 @@ export class Relation {
 
   /** The alias that has the state of an item: the span it is read from, the state at the instant of asking, or its own row. */
   private holderOf(alias: string, field: Field): string {
-    if (this.over === "spans" && alias === "r" && (isTrackedField(field) || field.id === "kind" || field.id === "created")) return "s";
+    if (
+      this.over === "spans" &&
+      alias === "r" &&
+      (isTrackedField(field) || field.id === "kind" || field.id === "created")
+    )
+      return "s";
     if (field.ofState && this.view.past && this.isItem(alias)) {
       this.ownColumn(alias);
-      return this.joinState(alias, alias === "r" && this.over === "records" && !this.view.deletedToo ? "JOIN" : "LEFT JOIN");
+      return this.joinState(
+        alias,
+        alias === "r" && this.over === "records" && !this.view.deletedToo ? "JOIN" : "LEFT JOIN",
+      );
     }
     return this.ownColumn(alias);
   }
@@ -263,15 +348,24 @@ export class Relation {
   private custom(alias: string, field: Field, id: number): Fragment {
     const document = identifier(`${alias}.custom`);
     const key = bind(String(id), "text");
-    if (field.many) return field.type === "thing" ? sql`ARRAY(SELECT jsonb_array_elements_text(${document}->${key})::int)` : sql`ARRAY(SELECT jsonb_array_elements_text(${document}->${key}))`;
+    if (field.many)
+      return field.type === "thing"
+        ? sql`ARRAY(SELECT jsonb_array_elements_text(${document}->${key})::int)`
+        : sql`ARRAY(SELECT jsonb_array_elements_text(${document}->${key}))`;
     const text = sql`(${document}->>${key})`;
-    if (field.type === "number" || field.type === "money" || field.type === "duration") return sql`${text}::numeric`;
+    if (field.type === "number" || field.type === "money" || field.type === "duration")
+      return sql`${text}::numeric`;
     if (field.type === "date") return sql`${text}::date`;
     if (field.type === "yesNo") return sql`${text}::boolean`;
     return field.type === "thing" ? sql`${text}::int` : text;
   }
 
-  private derived(alias: string, field: Field, source: Field["source"] & { kind: "derived" }, working: boolean): Fragment {
+  private derived(
+    alias: string,
+    field: Field,
+    source: Field["source"] & { kind: "derived" },
+    working: boolean,
+  ): Fragment {
     switch (source.name) {
       case "old value":
         return this.moved("from_value", alias);
@@ -287,16 +381,33 @@ export class Relation {
   }
 
   /** What follows from the state of an item, held by an alias. */
-  private ofState(state: string, name: Exclude<Derived, "time in status" | "time spent" | "old value" | "new value">, alias: string, working: boolean): Fragment {
+  private ofState(
+    state: string,
+    name: Exclude<Derived, "time in status" | "time spent" | "old value" | "new value">,
+    alias: string,
+    working: boolean,
+  ): Fragment {
     const at = (column: string) => identifier(`${state}.${column}`);
-    const between = (from: readonly [Fragment, Fragment], to: readonly [Fragment, Fragment]) => (working ? sql`((${to[1]} - ${from[1]})::numeric / ${MINUTE_US})` : sql`(extract(epoch FROM ${to[0]} - ${from[0]}) / 60)`);
-    const created = [identifier(`${state === "s" ? "s" : this.ownColumn(alias)}.created_at`), at("w_created")] as const;
+    const between = (from: readonly [Fragment, Fragment], to: readonly [Fragment, Fragment]) =>
+      working
+        ? sql`((${to[1]} - ${from[1]})::numeric / ${MINUTE_US})`
+        : sql`(extract(epoch FROM ${to[0]} - ${from[0]}) / 60)`;
+    const created = [
+      identifier(`${state === "s" ? "s" : this.ownColumn(alias)}.created_at`),
+      at("w_created"),
+    ] as const;
     const finished = [at("finished_at"), at("w_finished")] as const;
     const now = [this.now, this.workedNow] as const;
     switch (name) {
       case "stage": {
         const { names } = this.view.catalog;
-        const cases = STAGES.map((stage) => sql`WHEN ${at("status_id")} = ANY(${bind(names.statusesOf(stage).map((s) => s.id), "int[]")}) THEN ${bind(stage, "text")}`);
+        const cases = STAGES.map(
+          (stage) =>
+            sql`WHEN ${at("status_id")} = ANY(${bind(
+              names.statusesOf(stage).map((s) => s.id),
+              "int[]",
+            )}) THEN ${bind(stage, "text")}`,
+        );
         return sql`CASE ${joined(cases, " ")} END`;
       }
       case "age":
@@ -309,10 +420,22 @@ export class Relation {
         return between([at("started_at"), at("w_started")], finished);
       case "SLA response":
       case "SLA resolution":
-        return this.promise(state, name === "SLA response" ? "response" : "resolution", sql`NULL::text`, ({ taken, ran, target }) => sql`CASE WHEN ${taken} IS NOT NULL THEN CASE WHEN ${taken} <= ${target} THEN 'met' ELSE 'missed' END WHEN ${ran} > ${target} THEN 'missed' ELSE 'running' END`);
+        return this.promise(
+          state,
+          name === "SLA response" ? "response" : "resolution",
+          sql`NULL::text`,
+          ({ taken, ran, target }) =>
+            sql`CASE WHEN ${taken} IS NOT NULL THEN CASE WHEN ${taken} <= ${target} THEN 'met' ELSE 'missed' END WHEN ${ran} > ${target} THEN 'missed' ELSE 'running' END`,
+        );
       case "response time left":
       case "resolution time left":
-        return this.promise(state, name === "response time left" ? "response" : "resolution", sql`NULL::numeric`, ({ taken, ran, target }) => sql`CASE WHEN ${taken} IS NULL THEN (${target} - ${ran})::numeric / ${MINUTE_US} END`);
+        return this.promise(
+          state,
+          name === "response time left" ? "response" : "resolution",
+          sql`NULL::numeric`,
+          ({ taken, ran, target }) =>
+            sql`CASE WHEN ${taken} IS NULL THEN (${target} - ${ran})::numeric / ${MINUTE_US} END`,
+        );
     }
   }
 
@@ -322,7 +445,9 @@ export class Relation {
 
   /** Minutes that an item was in a status, until now or its deletion; 0 where it never was. */
   private timeIn(alias: string, status: number, working: boolean): Fragment {
-    const span = working ? sql`(least(coalesce(x.w_to, ${this.workedNow}), ${this.workedNow}) - x.w_from)::numeric / ${MINUTE_US}` : sql`extract(epoch FROM least(x.valid_to, ${this.now}) - x.valid_from) / 60`;
+    const span = working
+      ? sql`(least(coalesce(x.w_to, ${this.workedNow}), ${this.workedNow}) - x.w_from)::numeric / ${MINUTE_US}`
+      : sql`extract(epoch FROM least(x.valid_to, ${this.now}) - x.valid_from) / 60`;
     return sql`(SELECT coalesce(sum(${span}), 0) FROM state_spans x WHERE x.item_id = ${identifier(`${alias}.id`)} AND x.status_id = ${bind(status, "int")} AND x.valid_from < ${this.now})`;
   }
 
@@ -331,18 +456,33 @@ export class Relation {
    * @param none where nothing is promised
    * @param told from the µs that it took (null while it is not done), that have run so far, and that were promised
    */
-  private promise(state: string, which: "response" | "resolution", none: Fragment, told: (micros: Readonly<Record<"taken" | "ran" | "target", Fragment>>) => Fragment): Fragment {
+  private promise(
+    state: string,
+    which: "response" | "resolution",
+    none: Fragment,
+    told: (micros: Readonly<Record<"taken" | "ran" | "target", Fragment>>) => Fragment,
+  ): Fragment {
     const at = (column: string) => identifier(`${state}.${column}`);
     const { names } = this.view.catalog;
-    const paused = names.list("status").filter((status) => status.paused).map((status) => status.id);
+    const paused = names
+      .list("status")
+      .filter((status) => status.paused)
+      .map((status) => status.id);
     const from = at(state.endsWith("_state") ? "valid_from" : "state_from");
-    const runs = (working: boolean) => (working ? sql`(${this.workedNow} - ${at("w_from")})` : sql`(extract(epoch FROM ${this.now} - ${from}) * 1000000)`);
+    const runs = (working: boolean) =>
+      working
+        ? sql`(${this.workedNow} - ${at("w_from")})`
+        : sql`(extract(epoch FROM ${this.now} - ${from}) * 1000000)`;
     const cases = names.list("priority").flatMap(({ id, promise }) => {
-      const target = promise?.[which] ? promiseMicros(promise[which], promise.clock, this.view.calendar) : null;
+      const target = promise?.[which]
+        ? promiseMicros(promise[which], promise.clock, this.view.calendar)
+        : null;
       if (target === null || !promise) return [];
       const working = promise.clock === "working";
       const ran = sql`(${at(working ? "ran_work_us" : "ran_us")} + CASE WHEN ${at("status_id")} = ANY(${bind(paused, "int[]")}) THEN 0 ELSE ${runs(working)} END)`;
-      return [sql`WHEN ${bind(id, "int")} THEN ${told({ taken: at(`${which}_${working ? "work_us" : "us"}`), ran, target: sql`${bind(target, "bigint")}` })}`];
+      return [
+        sql`WHEN ${bind(id, "int")} THEN ${told({ taken: at(`${which}_${working ? "work_us" : "us"}`), ran, target: sql`${bind(target, "bigint")}` })}`,
+      ];
     });
     return cases.length ? sql`CASE ${at("priority_id")} ${joined(cases, " ")} END` : none;
   }
@@ -354,22 +494,42 @@ export class Relation {
     const names = `${alias}_${column}`;
     if (!this.aliases.has(names)) {
       this.aliases.set(names, names);
-      this.joins.push(sql`LEFT JOIN (${joined(MOVED_THINGS.map((thing) => this.namesOf(thing)), " UNION ALL ")}) AS ${identifier(names)}(field, id, name) ON ${identifier(names)}.field = ${field} AND ${identifier(names)}.id = ${value}`);
+      this.joins.push(
+        sql`LEFT JOIN (${joined(
+          MOVED_THINGS.map((thing) => this.namesOf(thing)),
+          " UNION ALL ",
+        )}) AS ${identifier(names)}(field, id, name) ON ${identifier(names)}.field = ${field} AND ${identifier(names)}.id = ${value}`,
+      );
     }
     return sql`CASE WHEN ${field} = ANY(${bind(MOVED_THINGS.map(movedField), "text[]")}) THEN ${identifier(names)}.name ELSE ${value} END`;
   }
 
   /** The tracked field that holds a type of thing, its identities as moves keep them, and their names; only those that the viewer may know of. */
   private namesOf(thing: ThingType): Fragment {
-    const known = this.view.projects !== null && HIDEABLE.includes(thing) ? sql` WHERE t.id = ANY(${bind(this.view.catalog.names.list(thing).map((t) => t.id), "int[]")})` : EMPTY;
+    const known =
+      this.view.projects !== null && HIDEABLE.includes(thing)
+        ? sql` WHERE t.id = ANY(${bind(
+            this.view.catalog.names.list(thing).map((t) => t.id),
+            "int[]",
+          )})`
+        : EMPTY;
     return sql`SELECT ${bind(movedField(thing), "text")}, t.id::text, ${identifier(thing === "person" ? "t.login" : "t.name")} FROM ${identifier(TABLES[thing])} t${known}`;
   }
 }
 
 /** µs of a target such as `4h` or `2d`: a working day is the hours of one working day, a day on the clock `always` 24 hours. */
-export function promiseMicros(target: string, clock: "working" | "always", calendar: Viewpoint["calendar"]): number | null {
+export function promiseMicros(
+  target: string,
+  clock: "working" | "always",
+  calendar: Viewpoint["calendar"],
+): number | null {
   const found = /^(\d+(?:\.\d+)?)\s*(m|min|h|d)$/i.exec(target.trim());
   if (!found) return null;
-  const minutes = { m: 1, min: 1, h: 60, d: clock === "working" ? workingDayMinutes(calendar) : 1440 }[found[2].toLowerCase() as "m"];
+  const minutes = {
+    m: 1,
+    min: 1,
+    h: 60,
+    d: clock === "working" ? workingDayMinutes(calendar) : 1440,
+  }[found[2].toLowerCase() as "m"];
   return Number(found[1]) * minutes * 60_000_000;
 }

@@ -19,15 +19,33 @@ export interface Bucket {
 
 export const MOST_BUCKETS = 5_000;
 
-const LEAST_DAYS: Readonly<Record<BucketGrain, number>> = { day: 1, week: 7, month: 28, quarter: 90, year: 365, "fiscal quarter": 90, "fiscal year": 365 };
+const LEAST_DAYS: Readonly<Record<BucketGrain, number>> = {
+  day: 1,
+  week: 7,
+  month: 28,
+  quarter: 90,
+  year: 365,
+  "fiscal quarter": 90,
+  "fiscal year": 365,
+};
 
 /** Whether a period could have more buckets than can be drawn. */
-export const hasTooManyBuckets = (period: PeriodDates, grain: BucketGrain): boolean => (numberOfDay(period.to) - numberOfDay(period.from)) / LEAST_DAYS[grain] > MOST_BUCKETS - 2;
+export const hasTooManyBuckets = (period: PeriodDates, grain: BucketGrain): boolean =>
+  (numberOfDay(period.to) - numberOfDay(period.from)) / LEAST_DAYS[grain] > MOST_BUCKETS - 2;
 
 /** The buckets that a period touches, clipped to it, in order; at most MOST_BUCKETS. */
-export function bucketsOf(period: PeriodDates, grain: BucketGrain, now: Instant, calendar: WorkCalendar): Bucket[] {
+export function bucketsOf(
+  period: PeriodDates,
+  grain: BucketGrain,
+  now: Instant,
+  calendar: WorkCalendar,
+): Bucket[] {
   const buckets: Bucket[] = [];
-  for (let unit = startOfUnit(period.from, grain, calendar); unit <= period.to && buckets.length < MOST_BUCKETS; unit = addUnits(unit, 1, grain)) {
+  for (
+    let unit = startOfUnit(period.from, grain, calendar);
+    unit <= period.to && buckets.length < MOST_BUCKETS;
+    unit = addUnits(unit, 1, grain)
+  ) {
     const next = addUnits(unit, 1, grain);
     const from = unit < period.from ? period.from : unit;
     const lastDay = addDays(next, -1);

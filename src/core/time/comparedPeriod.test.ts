@@ -25,10 +25,21 @@ test.each([
 
 test("so far is compared with the same stretch of the unit before", () => {
   const { from, to, end, soFar } = compared("this month so far");
-  expect({ from, to, end: instantText(end), soFar }).toEqual({ from: "2026-10-01", to: "2026-10-24", end: "2026-10-24T14:30:00Z", soFar: true });
+  expect({ from, to, end: instantText(end), soFar }).toEqual({
+    from: "2026-10-01",
+    to: "2026-10-24",
+    end: "2026-10-24T14:30:00Z",
+    soFar: true,
+  });
   expect(compared("this week so far")).toMatchObject({ from: "2026-11-16", to: "2026-11-17" });
 });
 test("a year earlier keeps the dates, clamped", () => {
-  expect(compared("2028-02-29", "a year earlier")).toMatchObject({ from: "2027-02-28", to: "2027-02-28" });
-  expect(compared("last 7 days", "a year earlier")).toMatchObject({ from: "2025-11-18", to: "2025-11-24" });
+  expect(compared("2028-02-29", "a year earlier")).toMatchObject({
+    from: "2027-02-28",
+    to: "2027-02-28",
+  });
+  expect(compared("last 7 days", "a year earlier")).toMatchObject({
+    from: "2025-11-18",
+    to: "2025-11-24",
+  });
 });

@@ -12,7 +12,12 @@ export type Comparison = (typeof COMPARISONS)[number];
  * The dates that a period is compared with (calculations, section 11): a calendar unit with the unit before it, `so far`
  * with the same stretch of the unit before, anything else with as many days directly before; or the same dates a year earlier.
  */
-export function comparedPeriod(period: Period, how: Comparison, now: Instant, calendar: WorkCalendar): PeriodDates {
+export function comparedPeriod(
+  period: Period,
+  how: Comparison,
+  now: Instant,
+  calendar: WorkCalendar,
+): PeriodDates {
   const dates = resolvePeriod(period, now, calendar);
   if (how === "a year earlier") return shifted(dates, (day) => addMonths(day, -12), calendar);
   const unit = unitOf(period);
@@ -20,20 +25,38 @@ export function comparedPeriod(period: Period, how: Comparison, now: Instant, ca
     const days = numberOfDay(dates.to) - numberOfDay(dates.from) + 1;
     return whole(addDays(dates.from, -days), addDays(dates.from, -1), calendar);
   }
-  if (dates.soFar) return shifted(dates, unit === "week" ? (day) => addDays(day, -7) : (day) => addUnits(day, -1, unit), calendar);
+  if (dates.soFar)
+    return shifted(
+      dates,
+      unit === "week" ? (day) => addDays(day, -7) : (day) => addUnits(day, -1, unit),
+      calendar,
+    );
   const before = addUnits(dates.from, -1, unit);
   return whole(before, addDays(dates.from, -1), calendar);
 }
 
-const whole = (from: Day, to: Day, calendar: WorkCalendar): PeriodDates => ({ from, to, start: startOfDay(from, calendar.zone), end: endOfDay(to, calendar.zone), soFar: false });
+const whole = (from: Day, to: Day, calendar: WorkCalendar): PeriodDates => ({
+  from,
+  to,
+  start: startOfDay(from, calendar.zone),
+  end: endOfDay(to, calendar.zone),
+  soFar: false,
+});
 
 /** Both ends moved; a stretch that is not over keeps its time of day. */
 function shifted(dates: PeriodDates, move: (day: Day) => Day, { zone }: WorkCalendar): PeriodDates {
   const from = move(dates.from);
   const to = move(dates.to);
-  if (!dates.soFar) return { from, to, start: startOfDay(from, zone), end: endOfDay(to, zone), soFar: false };
+  if (!dates.soFar)
+    return { from, to, start: startOfDay(from, zone), end: endOfDay(to, zone), soFar: false };
   const into = dates.end - startOfDay(localDay(dates.end, zone), zone);
-  return { from, to, start: startOfDay(from, zone), end: Math.min(startOfDay(to, zone) + into, endOfDay(to, zone)), soFar: true };
+  return {
+    from,
+    to,
+    start: startOfDay(from, zone),
+    end: Math.min(startOfDay(to, zone) + into, endOfDay(to, zone)),
+    soFar: true,
+  };
 }
 
 function unitOf(period: Period): BucketGrain | null {
@@ -45,7 +68,11 @@ function unitOf(period: Period): BucketGrain | null {
     case "named": {
       const { name } = period;
       if (name.startsWith("FY")) return name.includes("Q") ? "fiscal quarter" : "fiscal year";
-      return name.includes("Q") ? "quarter" : name.includes("W") ? "week" : ({ 4: "year", 7: "month", 10: "day" } as const)[name.length as 4] ?? null;
+      return name.includes("Q")
+        ? "quarter"
+        : name.includes("W")
+          ? "week"
+          : (({ 4: "year", 7: "month", 10: "day" } as const)[name.length as 4] ?? null);
     }
     default:
       return null;

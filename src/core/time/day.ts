@@ -32,13 +32,19 @@ export const WEEKDAYS = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
 export const monthName = (day: Day): string => MONTHS[Number(day.slice(5, 7)) - 1];
 
 /** "24 Nov 2026". */
-export const dayText = (day: Day): string => `${Number(day.slice(8, 10))} ${monthName(day)} ${day.slice(0, 4)}`;
+export const dayText = (day: Day): string =>
+  `${Number(day.slice(8, 10))} ${monthName(day)} ${day.slice(0, 4)}`;
 /** "Tue 24 Nov 2026". */
 export const longDayText = (day: Day): string => `${WEEKDAYS[weekdayOf(day) - 1]} ${dayText(day)}`;
 
 /** "1 to 31 Oct 2026", "25 Aug to 24 Nov 2026": what two dates share is said once. */
 export function daysText(from: Day, to: Day): string {
   if (from === to) return dayText(from);
-  const left = from.slice(0, 7) === to.slice(0, 7) ? String(Number(from.slice(8))) : from.slice(0, 4) === to.slice(0, 4) ? dayText(from).slice(0, -5) : dayText(from);
+  const left =
+    from.slice(0, 7) === to.slice(0, 7)
+      ? String(Number(from.slice(8)))
+      : from.slice(0, 4) === to.slice(0, 4)
+        ? dayText(from).slice(0, -5)
+        : dayText(from);
   return `${left} to ${dayText(to)}`;
 }

@@ -1,20 +1,55 @@
-import { addDays, addMonths, dayOf, dayText, daysText, isoWeekOf, monthName, weekdayOf } from "./day";
+import {
+  addDays,
+  addMonths,
+  dayOf,
+  dayText,
+  daysText,
+  isoWeekOf,
+  monthName,
+  weekdayOf,
+} from "./day";
 import type { Day } from "./instant";
 import type { WorkCalendar } from "./workCalendar";
 
-export const GRAINS = ["hour", "weekday", "day", "week", "month", "quarter", "year", "fiscal quarter", "fiscal year"] as const;
+export const GRAINS = [
+  "hour",
+  "weekday",
+  "day",
+  "week",
+  "month",
+  "quarter",
+  "year",
+  "fiscal quarter",
+  "fiscal year",
+] as const;
 export type Grain = (typeof GRAINS)[number];
 /** Grains whose buckets follow one another in time. */
-export const BUCKET_GRAINS = ["day", "week", "month", "quarter", "year", "fiscal quarter", "fiscal year"] as const;
+export const BUCKET_GRAINS = [
+  "day",
+  "week",
+  "month",
+  "quarter",
+  "year",
+  "fiscal quarter",
+  "fiscal year",
+] as const;
 export type BucketGrain = (typeof BUCKET_GRAINS)[number];
-export const isBucketGrain = (grain: Grain): grain is BucketGrain => grain !== "hour" && grain !== "weekday";
+export const isBucketGrain = (grain: Grain): grain is BucketGrain =>
+  grain !== "hour" && grain !== "weekday";
 
-const MONTHS_IN: Partial<Record<BucketGrain, number>> = { month: 1, quarter: 3, year: 12, "fiscal quarter": 3, "fiscal year": 12 };
+const MONTHS_IN: Partial<Record<BucketGrain, number>> = {
+  month: 1,
+  quarter: 3,
+  year: 12,
+  "fiscal quarter": 3,
+  "fiscal year": 12,
+};
 
 /** The first day of the unit that holds a day. */
 export function startOfUnit(day: Day, grain: BucketGrain, calendar: WorkCalendar): Day {
   if (grain === "day") return day;
-  if (grain === "week") return addDays(day, -(calendar.weekStarts === "Sun" ? weekdayOf(day) % 7 : weekdayOf(day) - 1));
+  if (grain === "week")
+    return addDays(day, -(calendar.weekStarts === "Sun" ? weekdayOf(day) % 7 : weekdayOf(day) - 1));
   const months = MONTHS_IN[grain]!;
   const shift = grain.startsWith("fiscal") ? calendar.fiscalYearStarts - 1 : 0;
   const month = Number(day.slice(0, 4)) * 12 + Number(day.slice(5, 7)) - 1 - shift;
@@ -31,7 +66,8 @@ export function addUnits(start: Day, n: number, grain: BucketGrain): Day {
 
 /** Fiscal year N ends in calendar year N. */
 export const fiscalYearOf = (start: Day, calendar: WorkCalendar): number =>
-  Number(start.slice(0, 4)) + (calendar.fiscalYearStarts > 1 && Number(start.slice(5, 7)) >= calendar.fiscalYearStarts ? 1 : 0);
+  Number(start.slice(0, 4)) +
+  (calendar.fiscalYearStarts > 1 && Number(start.slice(5, 7)) >= calendar.fiscalYearStarts ? 1 : 0);
 
 /** What a bucket is called: "Nov 2026", "2026-W48", "FY27-Q3". */
 export function unitText(start: Day, grain: BucketGrain, calendar: WorkCalendar): string {

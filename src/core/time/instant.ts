@@ -1,15 +1,25 @@
 /** Microseconds since the epoch, UTC: a safe integer until the year 2255. */
 export type Instant = number;
 
-const SHAPE = /^(\d{4})-(\d\d)-(\d\d)[T ](\d\d):(\d\d)(?::(\d\d)(?:\.(\d{1,9}))?)?(Z|[+-]\d\d(?::?\d\d)?)?$/i;
+const SHAPE =
+  /^(\d{4})-(\d\d)-(\d\d)[T ](\d\d):(\d\d)(?::(\d\d)(?:\.(\d{1,9}))?)?(Z|[+-]\d\d(?::?\d\d)?)?$/i;
 
 /** The parts of an ISO 8601 date-time; null when it is none, or names a day or time that does not exist. */
-export function readDateTime(text: string): { localMicros: number; offsetMinutes: number | null } | null {
+export function readDateTime(
+  text: string,
+): { localMicros: number; offsetMinutes: number | null } | null {
   const found = SHAPE.exec(text);
   if (!found) return null;
   const [, y, mo, d, h, mi, s = "0", fraction = "", offset] = found;
   const ms = Date.UTC(+y, +mo - 1, +d, +h, +mi, +s);
-  const valid = +mo >= 1 && +mo <= 12 && +d >= 1 && +d <= daysInMonth(+y, +mo) && +h <= 23 && +mi <= 59 && +s <= 59;
+  const valid =
+    +mo >= 1 &&
+    +mo <= 12 &&
+    +d >= 1 &&
+    +d <= daysInMonth(+y, +mo) &&
+    +h <= 23 &&
+    +mi <= 59 &&
+    +s <= 59;
   if (!valid) return null;
   const micros = ms * 1000 + Number(fraction.slice(0, 6).padEnd(6, "0"));
   return { localMicros: micros, offsetMinutes: offset === undefined ? null : readOffset(offset) };
@@ -23,12 +33,20 @@ function readOffset(text: string): number {
 }
 
 export const daysInMonth = (year: number, month: number): number =>
-  month === 2 ? (year % 4 === 0 && (year % 100 !== 0 || year % 400 === 0) ? 29 : 28) : [4, 6, 9, 11].includes(month) ? 30 : 31;
+  month === 2
+    ? year % 4 === 0 && (year % 100 !== 0 || year % 400 === 0)
+      ? 29
+      : 28
+    : [4, 6, 9, 11].includes(month)
+      ? 30
+      : 31;
 
 /** An instant written with its offset or Z; null for anything else. */
 export function parseInstant(text: string): Instant | null {
   const read = readDateTime(text);
-  return read && read.offsetMinutes !== null ? read.localMicros - read.offsetMinutes * 60_000_000 : null;
+  return read && read.offsetMinutes !== null
+    ? read.localMicros - read.offsetMinutes * 60_000_000
+    : null;
 }
 
 /** "2026-11-24T15:30:00Z", with up to six decimals when there are any. */
@@ -62,7 +80,9 @@ export function dayOfNumber(number: number): Day {
   const z = number + 719_468;
   const era = Math.floor(z / 146_097);
   const doe = z - era * 146_097;
-  const yoe = Math.floor((doe - Math.floor(doe / 1460) + Math.floor(doe / 36_524) - Math.floor(doe / 146_096)) / 365);
+  const yoe = Math.floor(
+    (doe - Math.floor(doe / 1460) + Math.floor(doe / 36_524) - Math.floor(doe / 146_096)) / 365,
+  );
   const doy = doe - (365 * yoe + Math.floor(yoe / 4) - Math.floor(yoe / 100));
   const mp = Math.floor((5 * doy + 2) / 153);
   const d = doy - Math.floor((153 * mp + 2) / 5) + 1;

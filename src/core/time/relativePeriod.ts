@@ -8,8 +8,19 @@ import { endOfDay, localDay, startOfDay } from "./zone";
 /** A period as said; it gets its dates when it is asked for (calculations, section 2). */
 export type Period =
   | { readonly kind: "day"; readonly which: "yesterday" | "today" | "tomorrow" }
-  | { readonly kind: "unit"; readonly which: "last" | "this" | "next"; readonly unit: PeriodUnit; readonly soFar?: true }
-  | { readonly kind: "rolling"; readonly way: "last" | "next"; readonly count: number; readonly unit: RollingUnit; readonly full?: true }
+  | {
+      readonly kind: "unit";
+      readonly which: "last" | "this" | "next";
+      readonly unit: PeriodUnit;
+      readonly soFar?: true;
+    }
+  | {
+      readonly kind: "rolling";
+      readonly way: "last" | "next";
+      readonly count: number;
+      readonly unit: RollingUnit;
+      readonly full?: true;
+    }
   | { readonly kind: "named"; readonly name: string }
   | { readonly kind: "span"; readonly from: Day; readonly to: Day };
 
@@ -25,21 +36,49 @@ export interface PeriodDates {
   readonly soFar: boolean;
 }
 
-const UNITS: Record<string, PeriodUnit> = { week: "week", month: "month", quarter: "quarter", year: "year", "fiscal quarter": "fiscal quarter", "fiscal year": "fiscal year" };
+const UNITS: Record<string, PeriodUnit> = {
+  week: "week",
+  month: "month",
+  quarter: "quarter",
+  year: "year",
+  "fiscal quarter": "fiscal quarter",
+  "fiscal year": "fiscal year",
+};
 const ROLLING: RollingUnit[] = ["day", "week", "month", "quarter", "year", "business day"];
 export const MOST_UNITS = 10_000;
 
 /** Ways to say a period, offered by completion and pickers. */
 export const PERIOD_EXAMPLES = [
-  "today", "yesterday", "this week", "this month", "this month so far", "this quarter", "this year", "last week", "last month", "last quarter",
-  "last 7 days", "last 30 days", "last 3 months", "last 12 months", "last 3 full months", "last 6 full weeks", "last 12 full weeks",
-  "last 30 business days", "next 7 days", "next month", "this fiscal year",
+  "today",
+  "yesterday",
+  "this week",
+  "this month",
+  "this month so far",
+  "this quarter",
+  "this year",
+  "last week",
+  "last month",
+  "last quarter",
+  "last 7 days",
+  "last 30 days",
+  "last 3 months",
+  "last 12 months",
+  "last 3 full months",
+  "last 6 full weeks",
+  "last 12 full weeks",
+  "last 30 business days",
+  "next 7 days",
+  "next month",
+  "this fiscal year",
 ];
 
 /** Reads a period from the start of a list of words; says how many of them it took. */
 export function readPeriod(words: readonly string[]): Result<{ period: Period; used: number }> {
-  const [first = "", second = "", third = "", fourth = ""] = words.map((word) => word.toLowerCase());
-  if (first === "today" || first === "yesterday" || first === "tomorrow") return fine({ period: { kind: "day", which: first }, used: 1 });
+  const [first = "", second = "", third = "", fourth = ""] = words.map((word) =>
+    word.toLowerCase(),
+  );
+  if (first === "today" || first === "yesterday" || first === "tomorrow")
+    return fine({ period: { kind: "day", which: first }, used: 1 });
   if (/^(\d|fy\d)/.test(first)) return readNamed(words);
   if (first === "this" || first === "last" || first === "next") {
     if (/^\d+$/.test(second) && first !== "this") return readRolling(first, words);
@@ -48,10 +87,16 @@ export function readPeriod(words: readonly string[]): Result<{ period: Period; u
     if (unit) {
       const after = fiscal ? 3 : 2;
       const rest = words.slice(after, after + 2).map((word) => word.toLowerCase());
-      if (first === "this" && rest[0] === "so" && rest[1] === "far") return fine({ period: { kind: "unit", which: first, unit, soFar: true }, used: after + 2 });
+      if (first === "this" && rest[0] === "so" && rest[1] === "far")
+        return fine({ period: { kind: "unit", which: first, unit, soFar: true }, used: after + 2 });
       return fine({ period: { kind: "unit", which: first, unit }, used: after });
     }
-    return refused(notAPeriod(words.slice(0, second ? 2 : 1).join(" "), [first, second, third, fourth].filter(Boolean).join(" ")));
+    return refused(
+      notAPeriod(
+        words.slice(0, second ? 2 : 1).join(" "),
+        [first, second, third, fourth].filter(Boolean).join(" "),
+      ),
+    );
   }
   return refused(notAPeriod(words[0] ?? "", words.slice(0, 2).join(" ")));
 }
@@ -61,10 +106,15 @@ export function parsePeriod(text: string): Result<Period> {
   const words = text.trim().split(/\s+/);
   const read = readPeriod(words);
   if (!read.ok) return read;
-  return read.value.used === words.length ? fine(read.value.period) : refused(notAPeriod(text, text));
+  return read.value.used === words.length
+    ? fine(read.value.period)
+    : refused(notAPeriod(text, text));
 }
 
-function readRolling(way: "last" | "next", words: readonly string[]): Result<{ period: Period; used: number }> {
+function readRolling(
+  way: "last" | "next",
+  words: readonly string[],
+): Result<{ period: Period; used: number }> {
   const count = Number(words[1]);
   const full = words[2]?.toLowerCase() === "full";
   const at = full ? 3 : 2;
@@ -74,8 +124,15 @@ function readRolling(way: "last" | "next", words: readonly string[]): Result<{ p
   const unit = ROLLING.find((known) => known === name);
   const said = words.slice(0, at + (business ? 2 : 1)).join(" ");
   if (!unit || (business && full)) return refused(notAPeriod(said, said));
-  if (count < 1 || count > MOST_UNITS) return refused({ code: "period.count", message: `"${said}" is not a period: the number must be from 1 to ${MOST_UNITS}` });
-  return fine({ period: { kind: "rolling", way, count, unit, ...(full ? { full } : {}) }, used: at + (business ? 2 : 1) });
+  if (count < 1 || count > MOST_UNITS)
+    return refused({
+      code: "period.count",
+      message: `"${said}" is not a period: the number must be from 1 to ${MOST_UNITS}`,
+    });
+  return fine({
+    period: { kind: "rolling", way, count, unit, ...(full ? { full } : {}) },
+    used: at + (business ? 2 : 1),
+  });
 }
 
 const NAMED = /^(\d{4}|\d{4}-Q[1-4]|\d{4}-\d\d|\d{4}-W\d\d|\d{4}-\d\d-\d\d|FY\d\d|FY\d\d-Q[1-4])$/i;
@@ -85,13 +142,24 @@ function readNamed(words: readonly string[]): Result<{ period: Period; used: num
   const said = words[0];
   if (!NAMED.test(name)) return refused(notAPeriod(said, said));
   const day = parseDay(name);
-  if (name.length === 10 && !day) return refused({ code: "period.noDate", message: `there is no date ${said}` });
-  if (/^\d{4}-\d\d$/.test(name) && (Number(name.slice(5)) < 1 || Number(name.slice(5)) > 12)) return refused({ code: "period.noDate", message: `there is no month ${said}` });
-  if (/W/.test(name) && (Number(name.slice(6)) < 1 || Number(name.slice(6)) > weeksIn(Number(name.slice(0, 4))))) return refused({ code: "period.noDate", message: `there is no week ${said}` });
+  if (name.length === 10 && !day)
+    return refused({ code: "period.noDate", message: `there is no date ${said}` });
+  if (/^\d{4}-\d\d$/.test(name) && (Number(name.slice(5)) < 1 || Number(name.slice(5)) > 12))
+    return refused({ code: "period.noDate", message: `there is no month ${said}` });
+  if (
+    /W/.test(name) &&
+    (Number(name.slice(6)) < 1 || Number(name.slice(6)) > weeksIn(Number(name.slice(0, 4))))
+  )
+    return refused({ code: "period.noDate", message: `there is no week ${said}` });
   if (day && words[1]?.toLowerCase() === "to" && words[2] !== undefined) {
     const to = parseDay(words[2]);
     if (!to) return refused({ code: "period.noDate", message: `there is no date ${words[2]}` });
-    if (to < day) return refused({ code: "period.backwards", message: `${words[2]} is before ${said}`, hint: "write the earlier date first" });
+    if (to < day)
+      return refused({
+        code: "period.backwards",
+        message: `${words[2]} is before ${said}`,
+        hint: "write the earlier date first",
+      });
     return fine({ period: { kind: "span", from: day, to }, used: 3 });
   }
   return fine({ period: { kind: "named", name }, used: 1 });
@@ -105,7 +173,12 @@ function weeksIn(year: number): number {
 
 function notAPeriod(said: string, longer: string): Problem {
   const near = nearest(longer, PERIOD_EXAMPLES, 3);
-  return { code: "period.unknown", message: said ? `"${longer}" is not a period` : "a period was expected", nearest: near.length ? near : nearest(said, PERIOD_EXAMPLES, 3), expected: ["a period, such as last month"] };
+  return {
+    code: "period.unknown",
+    message: said ? `"${longer}" is not a period` : "a period was expected",
+    nearest: near.length ? near : nearest(said, PERIOD_EXAMPLES, 3),
+    expected: ["a period, such as last month"],
+  };
 }
 
 /** The one way a period is written. */
@@ -130,7 +203,9 @@ export function resolvePeriod(period: Period, now: Instant, calendar: WorkCalend
   const [from, to] = daysOf(period, today, calendar);
   const soFar = period.kind === "unit" && period.soFar === true;
   const start = startOfDay(from, calendar.zone);
-  return soFar ? { from, to: today, start, end: now, soFar } : { from, to, start, end: endOfDay(to, calendar.zone), soFar };
+  return soFar
+    ? { from, to: today, start, end: now, soFar }
+    : { from, to, start, end: endOfDay(to, calendar.zone), soFar };
 }
 
 /** "1 to 31 Oct 2026": what it meant, for people. */
@@ -143,7 +218,11 @@ function daysOf(period: Period, today: Day, calendar: WorkCalendar): [Day, Day] 
       return [day, day];
     }
     case "unit": {
-      const start = addUnits(startOfUnit(today, period.unit, calendar), { last: -1, this: 0, next: 1 }[period.which], period.unit);
+      const start = addUnits(
+        startOfUnit(today, period.unit, calendar),
+        { last: -1, this: 0, next: 1 }[period.which],
+        period.unit,
+      );
       return [start, addDays(addUnits(start, 1, period.unit), -1)];
     }
     case "rolling":
@@ -155,24 +234,43 @@ function daysOf(period: Period, today: Day, calendar: WorkCalendar): [Day, Day] 
   }
 }
 
-function rollingDays(period: Period & { kind: "rolling" }, today: Day, calendar: WorkCalendar): [Day, Day] {
+function rollingDays(
+  period: Period & { kind: "rolling" },
+  today: Day,
+  calendar: WorkCalendar,
+): [Day, Day] {
   const { way, count, unit } = period;
-  if (unit === "business day") return way === "last" ? [workingDayFrom(today, count, -1, calendar), today] : [today, workingDayFrom(today, count, 1, calendar)];
+  if (unit === "business day")
+    return way === "last"
+      ? [workingDayFrom(today, count, -1, calendar), today]
+      : [today, workingDayFrom(today, count, 1, calendar)];
   if (period.full) {
     const running = startOfUnit(today, unit, calendar);
     const start = way === "last" ? addUnits(running, -count, unit) : addUnits(running, 1, unit);
     return [start, addDays(addUnits(start, count, unit), -1)];
   }
-  const shifted = (n: number) => (unit === "day" ? addDays(today, n) : unit === "week" ? addDays(today, 7 * n) : addMonths(today, n * { month: 1, quarter: 3, year: 12 }[unit]));
-  return way === "last" ? [addDays(shifted(-count), 1), today] : [today, addDays(shifted(count), -1)];
+  const shifted = (n: number) =>
+    unit === "day"
+      ? addDays(today, n)
+      : unit === "week"
+        ? addDays(today, 7 * n)
+        : addMonths(today, n * { month: 1, quarter: 3, year: 12 }[unit]);
+  return way === "last"
+    ? [addDays(shifted(-count), 1), today]
+    : [today, addDays(shifted(count), -1)];
 }
 
 function namedDays(name: string, calendar: WorkCalendar): [Day, Day] {
-  const unitFrom = (start: Day, grain: BucketGrain): [Day, Day] => [start, addDays(addUnits(start, 1, grain), -1)];
+  const unitFrom = (start: Day, grain: BucketGrain): [Day, Day] => [
+    start,
+    addDays(addUnits(start, 1, grain), -1),
+  ];
   if (name.startsWith("FY")) {
     const year = 2000 + Number(name.slice(2, 4)) - (calendar.fiscalYearStarts > 1 ? 1 : 0);
     const start = dayOf(year, calendar.fiscalYearStarts, 1);
-    return name.length > 4 ? unitFrom(addMonths(start, 3 * (Number(name[6]) - 1)), "fiscal quarter") : unitFrom(start, "fiscal year");
+    return name.length > 4
+      ? unitFrom(addMonths(start, 3 * (Number(name[6]) - 1)), "fiscal quarter")
+      : unitFrom(start, "fiscal year");
   }
   const year = Number(name.slice(0, 4));
   if (name.length === 4) return unitFrom(dayOf(year, 1, 1), "year");

@@ -1,12 +1,24 @@
 import fc from "fast-check";
-import { addDays, isWorkingDay, parsePeriod, resolvePeriod, parseInstant, weekdayOf, workingDayFrom } from ".";
+import {
+  addDays,
+  isWorkingDay,
+  parsePeriod,
+  resolvePeriod,
+  parseInstant,
+  weekdayOf,
+  workingDayFrom,
+} from ".";
 import { sampleCalendar } from "../../../tests/support/sample";
 
 const calendar = sampleCalendar;
 
 describe("working days", () => {
   test("weekends and holidays are none", () => {
-    expect(["2026-11-20", "2026-11-21", "2026-11-22", "2026-11-23", "2026-11-24"].map((day) => isWorkingDay(day, calendar))).toEqual([true, false, false, false, true]);
+    expect(
+      ["2026-11-20", "2026-11-21", "2026-11-22", "2026-11-23", "2026-11-24"].map((day) =>
+        isWorkingDay(day, calendar),
+      ),
+    ).toEqual([true, false, false, false, true]);
   });
   test("the first one back is the day itself, if it is one", () => {
     expect(workingDayFrom("2026-11-24", 1, -1, calendar)).toBe("2026-11-24");
@@ -14,7 +26,9 @@ describe("working days", () => {
     expect(workingDayFrom("2026-11-21", 2, 1, calendar)).toBe("2026-11-25");
   });
   test("a calendar without any gives the day itself, and ends", () => {
-    expect(workingDayFrom("2026-11-24", 3, -1, { ...calendar, workingDays: [] })).toBe("2026-11-24");
+    expect(workingDayFrom("2026-11-24", 3, -1, { ...calendar, workingDays: [] })).toBe(
+      "2026-11-24",
+    );
   });
   test("the last n business days have n of them, whatever lies between", () => {
     fc.assert(
@@ -24,7 +38,8 @@ describe("working days", () => {
         if (!period.ok) throw new Error("not read");
         const { from, to } = resolvePeriod(period.value, now, calendar);
         let working = 0;
-        for (let day = from; day <= to; day = addDays(day, 1)) working += isWorkingDay(day, calendar) ? 1 : 0;
+        for (let day = from; day <= to; day = addDays(day, 1))
+          working += isWorkingDay(day, calendar) ? 1 : 0;
         expect(working).toBe(n);
         expect(isWorkingDay(from, calendar)).toBe(true);
       }),

@@ -1,9 +1,18 @@
 import fc from "fast-check";
 import { parseInstant, WorkClock, workingDayMinutes, type WorkCalendar } from ".";
 
-const lisbon: WorkCalendar = { zone: "Europe/Lisbon", weekStarts: "Mon", fiscalYearStarts: 1, workingDays: [1, 2, 3, 4, 5], workingHours: { from: 540, to: 1020 }, holidays: new Set(["2026-11-05"]), locale: "en" };
+const lisbon: WorkCalendar = {
+  zone: "Europe/Lisbon",
+  weekStarts: "Mon",
+  fiscalYearStarts: 1,
+  workingDays: [1, 2, 3, 4, 5],
+  workingHours: { from: 540, to: 1020 },
+  holidays: new Set(["2026-11-05"]),
+  locale: "en",
+};
 const at = (text: string) => parseInstant(text)!;
-const hours = (from: string, to: string, calendar = lisbon) => (new WorkClock(calendar).at(at(to)) - new WorkClock(calendar).at(at(from))) / 3_600_000_000;
+const hours = (from: string, to: string, calendar = lisbon) =>
+  (new WorkClock(calendar).at(at(to)) - new WorkClock(calendar).at(at(from))) / 3_600_000_000;
 
 test("only working hours of working days count", () => {
   expect(hours("2026-11-03T08:00:00Z", "2026-11-03T20:00:00Z")).toBe(8);
@@ -19,7 +28,12 @@ test("working hours are those of the local clock, before and after it is changed
   expect(hours("2026-10-26T09:00:00Z", "2026-10-26T10:00:00Z")).toBe(1);
 });
 test("a day that works round the clock has 23, 24 or 25 hours", () => {
-  const always: WorkCalendar = { ...lisbon, workingDays: [1, 2, 3, 4, 5, 6, 7], workingHours: { from: 0, to: 1440 }, holidays: new Set() };
+  const always: WorkCalendar = {
+    ...lisbon,
+    workingDays: [1, 2, 3, 4, 5, 6, 7],
+    workingHours: { from: 0, to: 1440 },
+    holidays: new Set(),
+  };
   expect(hours("2026-10-24T23:00:00Z", "2026-10-26T00:00:00Z", always)).toBe(25);
   expect(workingDayMinutes(always)).toBe(1440);
 });

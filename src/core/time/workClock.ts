@@ -9,7 +9,8 @@ const DAY_US = 86_400_000_000;
 const MINUTE_US = 60_000_000;
 
 /** Minutes of working time in one working day: what "2 working days" counts with. */
-export const workingDayMinutes = (calendar: WorkCalendar): number => calendar.workingHours.to - calendar.workingHours.from;
+export const workingDayMinutes = (calendar: WorkCalendar): number =>
+  calendar.workingHours.to - calendar.workingHours.from;
 
 /**
  * Gives every instant its place on an axis of working time: the working µs from 2000-01-01 until then. The working time
@@ -64,7 +65,9 @@ function clockOn(day: Day, minutes: number, zone: string): Instant {
   if (minutes >= 1440) return end;
   if (end - start === DAY_US) return start + minutes * MINUTE_US;
   const two = (n: number) => String(n).padStart(2, "0");
-  return instantIn(`${day}T${two(Math.floor(minutes / 60))}:${two(minutes % 60)}:00`, zone) ?? start;
+  return (
+    instantIn(`${day}T${two(Math.floor(minutes / 60))}:${two(minutes % 60)}:00`, zone) ?? start
+  );
 }
 
 const clocks = new WeakMap<WorkCalendar, WorkClock>();
@@ -75,4 +78,3 @@ export function workClock(calendar: WorkCalendar): WorkClock {
   if (!clock) clocks.set(calendar, (clock = new WorkClock(calendar)));
   return clock;
 }
-

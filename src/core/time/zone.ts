@@ -1,8 +1,16 @@
 import { Temporal } from "temporal-polyfill";
-import { dayOfNumber, instantText, numberOfDay, readDateTime, type Day, type Instant } from "./instant";
+import {
+  dayOfNumber,
+  instantText,
+  numberOfDay,
+  readDateTime,
+  type Day,
+  type Instant,
+} from "./instant";
 
 const starts = new Map<string, Instant>();
-const epochMicros = (zoned: Temporal.ZonedDateTime): Instant => Number(zoned.epochNanoseconds / 1000n);
+const epochMicros = (zoned: Temporal.ZonedDateTime): Instant =>
+  Number(zoned.epochNanoseconds / 1000n);
 
 /** The first instant that has this local date (a day may begin at 01:00 where midnight is skipped). */
 export function startOfDay(day: Day, zone: string): Instant {
@@ -17,12 +25,17 @@ export function startOfDay(day: Day, zone: string): Instant {
 }
 
 /** The instant at which the local day is over: the start of the next. */
-export const endOfDay = (day: Day, zone: string): Instant => startOfDay(dayOfNumber(numberOfDay(day) + 1), zone);
+export const endOfDay = (day: Day, zone: string): Instant =>
+  startOfDay(dayOfNumber(numberOfDay(day) + 1), zone);
 
 /** The local date of an instant. */
 export function localDay(instant: Instant, zone: string): Day {
   const guess = dayOfNumber(Math.floor(instant / 86_400_000_000));
-  for (const day of [guess, dayOfNumber(numberOfDay(guess) + 1), dayOfNumber(numberOfDay(guess) - 1)]) {
+  for (const day of [
+    guess,
+    dayOfNumber(numberOfDay(guess) + 1),
+    dayOfNumber(numberOfDay(guess) - 1),
+  ]) {
     if (startOfDay(day, zone) <= instant && instant < endOfDay(day, zone)) return day;
   }
   return localTime(instant, zone).toPlainDate().toString();
@@ -32,7 +45,8 @@ const localTime = (instant: Instant, zone: string): Temporal.ZonedDateTime =>
   Temporal.Instant.from(instantText(instant)).toZonedDateTimeISO(zone);
 
 /** "09:41" in the zone. */
-export const clockText = (instant: Instant, zone: string): string => localTime(instant, zone).toPlainTime().toString({ smallestUnit: "minute" });
+export const clockText = (instant: Instant, zone: string): string =>
+  localTime(instant, zone).toPlainTime().toString({ smallestUnit: "minute" });
 
 /**
  * An instant from a text with an offset, or from a bare local date-time of the zone: in a repeated hour the first of the two,

@@ -4,7 +4,8 @@ import { Migration } from "@mikro-orm/migrations";
 export class Migration20261125000000_records extends Migration {
   override up(): void {
     this.addSql(`CREATE COLLATION "natural" (provider = icu, locale = 'en-u-kn-true')`);
-    for (const statement of [...dictionaries, ...records, ...people, ...definitions]) this.addSql(statement);
+    for (const statement of [...dictionaries, ...records, ...people, ...definitions])
+      this.addSql(statement);
   }
 }
 

@@ -7,7 +7,19 @@ export class Migration20261128000000_questions extends Migration {
   }
 }
 
-const shared = ["w_created", "w_since", "w_started", "w_finished", "w_from", "ran_us", "ran_work_us", "response_us", "response_work_us", "resolution_us", "resolution_work_us"];
+const shared = [
+  "w_created",
+  "w_since",
+  "w_started",
+  "w_finished",
+  "w_from",
+  "ran_us",
+  "ran_work_us",
+  "response_us",
+  "response_work_us",
+  "resolution_us",
+  "resolution_work_us",
+];
 const added = shared.map((column) => `ADD COLUMN ${column} bigint`).join(", ");
 
 const states = [

@@ -4,4 +4,9 @@ import { Migration20261128120000_changes } from "./Migration20261128120000_chang
 import { Migration20261128160000_corrections } from "./Migration20261128160000_corrections";
 
 /** Every migration, oldest first. */
-export const migrations = [{ name: "Migration20261125000000_records", class: Migration20261125000000_records }, { name: "Migration20261128000000_questions", class: Migration20261128000000_questions }, { name: "Migration20261128120000_changes", class: Migration20261128120000_changes }, { name: "Migration20261128160000_corrections", class: Migration20261128160000_corrections }];
+export const migrations = [
+  { name: "Migration20261125000000_records", class: Migration20261125000000_records },
+  { name: "Migration20261128000000_questions", class: Migration20261128000000_questions },
+  { name: "Migration20261128120000_changes", class: Migration20261128120000_changes },
+  { name: "Migration20261128160000_corrections", class: Migration20261128160000_corrections },
+];

@@ -8,7 +8,13 @@ import { printReport } from "@/core/sentence";
 import { instantText } from "@/core/time";
 import { copyRows, type EntityManager, runPlan, rowsOf } from "@/data";
 import { historyBody, countBody, listBody } from "../api/bodies";
-import { answerCount, answerHistory, answerRecords, answerWorkings, viewOf } from "../reports/answerReport";
+import {
+  answerCount,
+  answerHistory,
+  answerRecords,
+  answerWorkings,
+  viewOf,
+} from "../reports/answerReport";
 import type { Desk } from "../viewer/viewpoint";
 import { exportColumns, figureTable, workingsTable, type Table } from "./tables";
 
@@ -35,19 +41,36 @@ export interface Exported {
 
 /** Draws pages: a browser, passed in. */
 export interface Drawer {
-  draw(ask: Pick<ExportAsk, "report" | "dress" | "title" | "link" | "page">, format: "pdf" | "png" | "svg", viewer: number): Promise<Uint8Array>;
+  draw(
+    ask: Pick<ExportAsk, "report" | "dress" | "title" | "link" | "page">,
+    format: "pdf" | "png" | "svg",
+    viewer: number,
+  ): Promise<Uint8Array>;
 }
 
 /** @returns the file, or why there is none */
-export async function exportReport(em: EntityManager, desk: Desk, drawer: Drawer, ask: ExportAsk): Promise<Exported | { readonly why: string }> {
+export async function exportReport(
+  em: EntityManager,
+  desk: Desk,
+  drawer: Drawer,
+  ask: ExportAsk,
+): Promise<Exported | { readonly why: string }> {
   const why = whyNotExported(ask.format, ask.report);
   if (why) return { why };
   const { type } = exportFormats[ask.format];
-  const named = (more: Omit<Exported, "name" | "type">): Exported => ({ name: fileName(ask.title, ask.format), type, ...more });
+  const named = (more: Omit<Exported, "name" | "type">): Exported => ({
+    name: fileName(ask.title, ask.format),
+    type,
+    ...more,
+  });
   switch (ask.format) {
     case "csv":
     case "tsv":
-      return named(ask.of === "figure" ? { body: tableText((await figureTable(em, desk, ask.report, ask.dress))!, ask.format) } : await recordsText(em, desk, ask, ask.format));
+      return named(
+        ask.of === "figure"
+          ? { body: tableText((await figureTable(em, desk, ask.report, ask.dress))!, ask.format) }
+          : await recordsText(em, desk, ask, ask.format),
+      );
     case "json":
       return named({ body: JSON.stringify(await jsonBody(em, desk, ask), null, 1) });
     case "xlsx":
@@ -60,32 +83,83 @@ export async function exportReport(em: EntityManager, desk: Desk, drawer: Drawer
 }
 
 /** Texts that a spreadsheet would take for formulas are made harmless; numbers stay numbers. */
-const harmless = (cell: string | number | null): string | number | null => (typeof cell === "string" && /^[=+\-@]/.test(cell) ? `'${cell}` : cell);
+const harmless = (cell: string | number | null): string | number | null =>
+  typeof cell === "string" && /^[=+\-@]/.test(cell) ? `'${cell}` : cell;
 
-const tableText = (table: Table, format: "csv" | "tsv"): string => stringify([table.columns as string[], ...table.rows.map((row) => row.map(harmless))], { delimiter: format === "csv" ? "," : "\t", record_delimiter: "\r\n" });
+const tableText = (table: Table, format: "csv" | "tsv"): string =>
+  stringify([table.columns as string[], ...table.rows.map((row) => row.map(harmless))], {
+    delimiter: format === "csv" ? "," : "\t",
+    record_delimiter: "\r\n",
+  });
 
-async function recordsText(em: EntityManager, desk: Desk, { report, opened }: ExportAsk, format: "csv" | "tsv"): Promise<Pick<Exported, "body" | "rows">> {
+async function recordsText(
+  em: EntityManager,
+  desk: Desk,
+  { report, opened }: ExportAsk,
+  format: "csv" | "tsv",
+): Promise<Pick<Exported, "body" | "rows">> {
   const { showing, words } = exportColumns(report, desk);
   let rows = 0;
   const sorts = report.kind === "list" ? report.sorts : [];
-  const body = await copyRows(em, planExport(report, { showing, sorts, ...(opened ? { opened } : {}) }, viewOf(report, desk.view)), words, format === "csv" ? "," : "\t", (count) => (rows = count));
+  const body = await copyRows(
+    em,
+    planExport(
+      report,
+      { showing, sorts, ...(opened ? { opened } : {}) },
+      viewOf(report, desk.view),
+    ),
+    words,
+    format === "csv" ? "," : "\t",
+    (count) => (rows = count),
+  );
   return { body, rows };
 }
 
-async function jsonBody(em: EntityManager, desk: Desk, { report, dress }: ExportAsk): Promise<object> {
-  const shared = { sentence: printReport(report, desk.view.catalog), workings: await answerWorkings(em, report, desk.view, desk.viewer.name), asOf: instantText(viewOf(report, desk.view).now) };
+async function jsonBody(
+  em: EntityManager,
+  desk: Desk,
+  { report, dress }: ExportAsk,
+): Promise<object> {
+  const shared = {
+    sentence: printReport(report, desk.view.catalog),
+    workings: await answerWorkings(em, report, desk.view, desk.viewer.name),
+    asOf: instantText(viewOf(report, desk.view).now),
+  };
   if (report.kind === "list") {
     const { showing } = exportColumns(report, desk);
-    return { ...listBody(await answerRecords(em, report, { showing, sorts: report.sorts, offset: 0, limit: 100_000 }, desk.view), report, desk), ...shared };
+    return {
+      ...listBody(
+        await answerRecords(
+          em,
+          report,
+          { showing, sorts: report.sorts, offset: 0, limit: 100_000 },
+          desk.view,
+        ),
+        report,
+        desk,
+      ),
+      ...shared,
+    };
   }
-  if (isHistory(report)) return { ...historyBody(await answerHistory(em, report, desk.view), desk), ...shared };
-  return { ...countBody(await answerCount(em, report, desk.view), report, { base: dress.base, decimals: dress.decimals }), ...shared };
+  if (isHistory(report))
+    return { ...historyBody(await answerHistory(em, report, desk.view), desk), ...shared };
+  return {
+    ...countBody(await answerCount(em, report, desk.view), report, {
+      base: dress.base,
+      decimals: dress.decimals,
+    }),
+    ...shared,
+  };
 }
 
 /** Figure, records and workings on sheets of their own: real numbers and dates, headers that stay in view. Rows are written as they come. */
 async function workbook(em: EntityManager, desk: Desk, ask: ExportAsk): Promise<Readable> {
   const out = new PassThrough();
-  const book = new Excel.stream.xlsx.WorkbookWriter({ stream: out, useStyles: true, useSharedStrings: false });
+  const book = new Excel.stream.xlsx.WorkbookWriter({
+    stream: out,
+    useStyles: true,
+    useSharedStrings: false,
+  });
   const write = async () => {
     const figure = await figureTable(em, desk, ask.report, ask.dress);
     if (figure) addTable(book, figure);
@@ -99,9 +173,16 @@ async function workbook(em: EntityManager, desk: Desk, ask: ExportAsk): Promise<
 
 const FROZEN = [{ state: "frozen" as const, ySplit: 1 }];
 
-function sheetOf(book: Excel.stream.xlsx.WorkbookWriter, name: string, columns: readonly string[]): Excel.Worksheet {
+function sheetOf(
+  book: Excel.stream.xlsx.WorkbookWriter,
+  name: string,
+  columns: readonly string[],
+): Excel.Worksheet {
   const sheet = book.addWorksheet(name, { views: FROZEN });
-  sheet.columns = columns.map((header) => ({ header, width: Math.min(48, Math.max(12, header.length + 4)) }));
+  sheet.columns = columns.map((header) => ({
+    header,
+    width: Math.min(48, Math.max(12, header.length + 4)),
+  }));
   sheet.getRow(1).font = { bold: true };
   sheet.getRow(1).commit();
   return sheet;
@@ -113,19 +194,41 @@ function addTable(book: Excel.stream.xlsx.WorkbookWriter, table: Table): void {
   sheet.commit();
 }
 
-async function addRecords(em: EntityManager, book: Excel.stream.xlsx.WorkbookWriter, desk: Desk, { report, opened }: ExportAsk): Promise<void> {
+async function addRecords(
+  em: EntityManager,
+  book: Excel.stream.xlsx.WorkbookWriter,
+  desk: Desk,
+  { report, opened }: ExportAsk,
+): Promise<void> {
   const { showing, words } = exportColumns(report, desk);
   const sorts = report.kind === "list" ? report.sorts : [];
-  const query = await runPlan(em, planExport(report, { showing, sorts, ...(opened ? { opened } : {}) }, viewOf(report, desk.view)));
+  const query = await runPlan(
+    em,
+    planExport(
+      report,
+      { showing, sorts, ...(opened ? { opened } : {}) },
+      viewOf(report, desk.view),
+    ),
+  );
   const sheet = sheetOf(book, "Records", words);
-  query.kinds.forEach((kind, i) => (sheet.getColumn(i + 1).numFmt = kind === "date" ? "yyyy-mm-dd" : kind === "instant" ? "yyyy-mm-dd hh:mm" : "General"));
-  for await (const row of rowsOf(em, query.statement)) sheet.addRow(row.map((value, i) => cellOf(value, query.kinds[i]))).commit();
+  query.kinds.forEach(
+    (kind, i) =>
+      (sheet.getColumn(i + 1).numFmt =
+        kind === "date" ? "yyyy-mm-dd" : kind === "instant" ? "yyyy-mm-dd hh:mm" : "General"),
+  );
+  for await (const row of rowsOf(em, query.statement))
+    sheet.addRow(row.map((value, i) => cellOf(value, query.kinds[i]))).commit();
   sheet.commit();
 }
 
-function cellOf(value: string | null, kind: "text" | "number" | "date" | "instant" | "flag"): Excel.CellValue {
+function cellOf(
+  value: string | null,
+  kind: "text" | "number" | "date" | "instant" | "flag",
+): Excel.CellValue {
   if (value === null) return null;
   if (kind === "number") return Number(value);
   // A local date or time as the sheet shows it: sheets know no zones.
-  return kind === "date" || kind === "instant" ? new Date(kind === "date" ? `${value}T00:00:00Z` : `${value}Z`) : value;
+  return kind === "date" || kind === "instant"
+    ? new Date(kind === "date" ? `${value}T00:00:00Z` : `${value}Z`)
+    : value;
 }

@@ -2,16 +2,35 @@ import type { Problem } from "@/core/base";
 import { refused, type Result, fine } from "@/core/base";
 import { isTracked, type TrackedField } from "@/core/history";
 import { endOfDay, instantText, parseDay, parseInstant } from "@/core/time";
-import { type EntityManager, firstChange, inTransaction, type ItemRecord, type KeptMove, loadHistoryRules, loadRecords, runPlan, touchRecords, withoutColumns, writeHistories } from "@/data";
+import {
+  type EntityManager,
+  firstChange,
+  inTransaction,
+  type ItemRecord,
+  type KeptMove,
+  loadHistoryRules,
+  loadRecords,
+  runPlan,
+  touchRecords,
+  withoutColumns,
+  writeHistories,
+} from "@/data";
 import { planRecords } from "@/core/plan";
 import type { ItemChange, ItemsChanged } from "@/contract/room";
 import type { Clock } from "../clock";
 import type { Desk } from "../viewer/viewpoint";
 
 /** Fields that can be changed from a list, and what their values are. */
-const CHANGEABLE = { status: "status", priority: "priority", assignee: "person", team: "team", due: null } as const satisfies Partial<Record<TrackedField, string | null>>;
+const CHANGEABLE = {
+  status: "status",
+  priority: "priority",
+  assignee: "person",
+  team: "team",
+  due: null,
+} as const satisfies Partial<Record<TrackedField, string | null>>;
 type Changeable = keyof typeof CHANGEABLE;
-const isChangeable = (field: string): field is Changeable => isTracked(field) && field in CHANGEABLE;
+const isChangeable = (field: string): field is Changeable =>
+  isTracked(field) && field in CHANGEABLE;
 export const MOST_CHANGED = 500;
 
 /**
@@ -19,14 +38,23 @@ export const MOST_CHANGED = 500;
  * left out with the reason, and the rest goes through. The moves that were made come back, so that they can be undone.
  * @param expected of a change: the value its viewer saw; another one by now is left alone
  */
-export async function changeItems(em: EntityManager, clock: Clock, desk: Desk, changes: readonly ItemChange[]): Promise<Result<ItemsChanged>> {
-  if (desk.viewer.isClient) return refused({ code: "item.right", message: "You may read these items, not change them." });
-  if (changes.length > MOST_CHANGED) return refused({ code: "item.many", message: `At most ${MOST_CHANGED} changes at once.` });
+export async function changeItems(
+  em: EntityManager,
+  clock: Clock,
+  desk: Desk,
+  changes: readonly ItemChange[],
+): Promise<Result<ItemsChanged>> {
+  if (desk.viewer.isClient)
+    return refused({ code: "item.right", message: "You may read these items, not change them." });
+  if (changes.length > MOST_CHANGED)
+    return refused({ code: "item.many", message: `At most ${MOST_CHANGED} changes at once.` });
   const wrong = changes.map((change) => problemOf(change, desk)).find(Boolean);
   if (wrong) return refused(wrong);
   const ids = await visibleIds(em, desk, [...new Set(changes.map((change) => change.key))]);
   return inTransaction(em, async (client) => {
-    const records = new Map((await loadRecords(client, [...ids.values()])).map((record) => [record.id, record]));
+    const records = new Map(
+      (await loadRecords(client, [...ids.values()])).map((record) => [record.id, record]),
+    );
     const made: ItemsChanged["changed"][number][] = [];
     const left: ItemsChanged["left"][number][] = [];
     const touched = new Set<number>();
@@ -46,45 +74,111 @@ export async function changeItems(em: EntityManager, clock: Clock, desk: Desk, c
         if (why) left.push({ key: change.key, why });
         continue;
       }
-      const at = Math.max(clock.now(), record.moves[record.moves.length - 1]?.at ?? record.createdAt);
+      const at = Math.max(
+        clock.now(),
+        record.moves[record.moves.length - 1]?.at ?? record.createdAt,
+      );
       latest = Math.max(latest, at);
       const move: KeptMove = { at, field, from, to, by: desk.viewer.person };
-      records.set(record.id, { ...record, now: { ...record.now, [field]: to }, moves: [...record.moves, move] });
+      records.set(record.id, {
+        ...record,
+        now: { ...record.now, [field]: to },
+        moves: [...record.moves, move],
+      });
       touched.add(record.id);
       made.push({ key: change.key, field, from, to });
     }
-    await writeHistories(client, [...touched].map((id) => { const record = records.get(id)!; return { ...withoutColumns(record), since: firstChange(record.moves) }; }), await loadHistoryRules(client));
+    await writeHistories(
+      client,
+      [...touched].map((id) => {
+        const record = records.get(id)!;
+        return { ...withoutColumns(record), since: firstChange(record.moves) };
+      }),
+      await loadHistoryRules(client),
+    );
     if (touched.size) await touchRecords(client, latest);
     return fine({ changed: made, left });
   });
 }
 
 function problemOf({ field, to }: ItemChange, desk: Desk): Problem | null {
-  if (!isChangeable(field)) return { code: "item.field", message: `${field} cannot be changed here.`, path: field };
+  if (!isChangeable(field))
+    return { code: "item.field", message: `${field} cannot be changed here.`, path: field };
   const type = CHANGEABLE[field];
-  if (to === null) return field === "status" ? { code: "item.status", message: "An item always has a status.", path: field } : null;
-  if (type === null) return parseDay(to) === null && parseInstant(to) === null ? { code: "item.value", message: `"${to}" is not a date.`, path: field } : null;
-  return desk.view.catalog.names.find(type, Number(to)) ? null : { code: "item.value", message: `There is no such ${type}.`, path: field };
+  if (to === null)
+    return field === "status"
+      ? { code: "item.status", message: "An item always has a status.", path: field }
+      : null;
+  if (type === null)
+    return parseDay(to) === null && parseInstant(to) === null
+      ? { code: "item.value", message: `"${to}" is not a date.`, path: field }
+      : null;
+  return desk.view.catalog.names.find(type, Number(to))
+    ? null
+    : { code: "item.value", message: `There is no such ${type}.`, path: field };
 }
 
 /** Why an item is left as it is; "" where nothing would change; null where it can be changed. */
-function whyNot(record: ItemRecord, field: Changeable, from: string | null, to: string | null, { expected }: ItemChange, { view }: Desk): string | null {
+function whyNot(
+  record: ItemRecord,
+  field: Changeable,
+  from: string | null,
+  to: string | null,
+  { expected }: ItemChange,
+  { view }: Desk,
+): string | null {
   if (record.deletedAt !== null) return "it is deleted";
-  if (expected !== undefined && expected !== from && !(field === "due" && expected !== null && from !== null && parseInstant(expected) === parseInstant(from))) return `somebody changed its ${field} meanwhile`;
+  if (
+    expected !== undefined &&
+    expected !== from &&
+    !(
+      field === "due" &&
+      expected !== null &&
+      from !== null &&
+      parseInstant(expected) === parseInstant(from)
+    )
+  )
+    return `somebody changed its ${field} meanwhile`;
   if (from === to) return "";
   if (field !== "status") return null;
   const workflow = (id: string | null) => view.catalog.names.find("status", Number(id))?.workflow;
-  return from !== null && workflow(from) !== workflow(to) ? "that status is of another workflow" : null;
+  return from !== null && workflow(from) !== workflow(to)
+    ? "that status is of another workflow"
+    : null;
 }
 
 /** A bare date that ends something is the end of that local day. */
 function keptValue({ field, to }: ItemChange, { view }: Desk): string | null {
   if (field !== "due" || to === null) return to;
-  return parseDay(to) ? instantText(endOfDay(to, view.calendar.zone) - 1) : instantText(parseInstant(to)!);
+  return parseDay(to)
+    ? instantText(endOfDay(to, view.calendar.zone) - 1)
+    : instantText(parseInstant(to)!);
 }
 
-async function visibleIds(em: EntityManager, desk: Desk, keys: readonly string[]): Promise<Map<string, number>> {
-  const report = { kind: "list" as const, subject: { id: "items" as const }, where: { kind: "test" as const, field: ["key"], operator: "isAnyOf" as const, values: keys.map((text) => ({ kind: "text" as const, text })) }, showing: [], sorts: [] };
-  const found = await runPlan(em, planRecords(report, { showing: [], sorts: [], offset: 0, limit: MOST_CHANGED * 2, uncounted: true }, desk.view));
+async function visibleIds(
+  em: EntityManager,
+  desk: Desk,
+  keys: readonly string[],
+): Promise<Map<string, number>> {
+  const report = {
+    kind: "list" as const,
+    subject: { id: "items" as const },
+    where: {
+      kind: "test" as const,
+      field: ["key"],
+      operator: "isAnyOf" as const,
+      values: keys.map((text) => ({ kind: "text" as const, text })),
+    },
+    showing: [],
+    sorts: [],
+  };
+  const found = await runPlan(
+    em,
+    planRecords(
+      report,
+      { showing: [], sorts: [], offset: 0, limit: MOST_CHANGED * 2, uncounted: true },
+      desk.view,
+    ),
+  );
   return new Map(found.rows.map((row) => [row.key!.toUpperCase(), row.id]));
 }

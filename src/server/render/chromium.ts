@@ -13,10 +13,20 @@ let busy = 0;
 const waiting: (() => void)[] = [];
 
 function theBrowser(): Promise<Browser> {
-  browser ??= chromium.launch({ executablePath: PROGRAM, args: ["--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run"] }).then((started) => {
-    started.on("disconnected", () => (browser = null));
-    return started;
-  });
+  browser ??= chromium
+    .launch({
+      executablePath: PROGRAM,
+      args: [
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+        "--no-first-run",
+      ],
+    })
+    .then((started) => {
+      started.on("disconnected", () => (browser = null));
+      return started;
+    });
   browser.catch(() => (browser = null));
   return browser;
 }
@@ -32,7 +42,13 @@ async function withPage<T>(work: (page: Page) => Promise<T>): Promise<T> {
   while (busy >= MOST_PAGES) await new Promise<void>((resolve) => waiting.push(resolve));
   busy += 1;
   try {
-    const context = await (await theBrowser()).newContext({ viewport: { width: 1060, height: 760 }, deviceScaleFactor: 2, reducedMotion: "reduce" });
+    const context = await (
+      await theBrowser()
+    ).newContext({
+      viewport: { width: 1060, height: 760 },
+      deviceScaleFactor: 2,
+      reducedMotion: "reduce",
+    });
     try {
       return await work(await context.newPage());
     } finally {
@@ -45,39 +61,76 @@ async function withPage<T>(work: (page: Page) => Promise<T>): Promise<T> {
 }
 
 /** The address of the application as this process reaches it. */
-export const ownAddress = (): string => process.env.GRAND_TALLY_URL ?? `http://127.0.0.1:${process.env.PORT ?? 4310}`;
+export const ownAddress = (): string =>
+  process.env.GRAND_TALLY_URL ?? `http://127.0.0.1:${process.env.PORT ?? 4310}`;
 
 /** Draws reports as the application's own print page, in Debian's Chromium. */
 export const chromiumDrawer = (em: EntityManager): Drawer => ({
   async draw(ask, format, viewer) {
-    const secret = await makePrintJob(em, viewer, { report: ask.report, dress: ask.dress, title: ask.title, link: ask.link, workings: format === "pdf" });
+    const secret = await makePrintJob(em, viewer, {
+      report: ask.report,
+      dress: ask.dress,
+      title: ask.title,
+      link: ask.link,
+      workings: format === "pdf",
+    });
     return withPage(async (page) => {
       const across = ask.page?.across ?? true;
-      await page.goto(`${ownAddress()}/print/${secret}?as=${format}&across=${across ? 1 : 0}`, { waitUntil: "load" });
+      await page.goto(`${ownAddress()}/print/${secret}?as=${format}&across=${across ? 1 : 0}`, {
+        waitUntil: "load",
+      });
       await page.waitForSelector("[data-ready]", { state: "attached", timeout: READY_MS });
       await page.evaluate(() => document.fonts.ready);
-      if (format === "pdf") return page.pdf({ format: ask.page?.paper ?? "A4", landscape: across, printBackground: true, margin: { top: "14mm", bottom: "16mm", left: "14mm", right: "14mm" }, displayHeaderFooter: true, headerTemplate: "<span></span>", footerTemplate: FOOT(ask.title) });
+      if (format === "pdf")
+        return page.pdf({
+          format: ask.page?.paper ?? "A4",
+          landscape: across,
+          printBackground: true,
+          margin: { top: "14mm", bottom: "16mm", left: "14mm", right: "14mm" },
+          displayHeaderFooter: true,
+          headerTemplate: "<span></span>",
+          footerTemplate: FOOT(ask.title),
+        });
       if (format === "png") return page.locator("[data-figure]").screenshot({ type: "png" });
       return new TextEncoder().encode(await page.evaluate(drawingOf));
     });
   },
 });
 
-const FOOT = (title: string): string => `<div style="width:100%;font:8px sans-serif;color:#5a5266;padding:0 14mm;display:flex;justify-content:space-between"><span>${title.replace(/[<>&]/g, "")}</span><span>page <span class="pageNumber"></span> of <span class="totalPages"></span></span></div>`;
+const FOOT = (title: string): string =>
+  `<div style="width:100%;font:8px sans-serif;color:#5a5266;padding:0 14mm;display:flex;justify-content:space-between"><span>${title.replace(/[<>&]/g, "")}</span><span>page <span class="pageNumber"></span> of <span class="totalPages"></span></span></div>`;
 
 /** The largest drawing of the page as a file of its own: colours and type worked out, so that it needs no style sheet. */
 function drawingOf(): string {
-  const drawings = [...document.querySelectorAll<SVGSVGElement>("[data-figure] svg")].sort((a, b) => b.getBoundingClientRect().width * b.getBoundingClientRect().height - a.getBoundingClientRect().width * a.getBoundingClientRect().height);
+  const drawings = [...document.querySelectorAll<SVGSVGElement>("[data-figure] svg")].sort(
+    (a, b) =>
+      b.getBoundingClientRect().width * b.getBoundingClientRect().height -
+      a.getBoundingClientRect().width * a.getBoundingClientRect().height,
+  );
   const drawing = drawings[0];
   if (!drawing) return "<svg xmlns='http://www.w3.org/2000/svg'/>";
   const copy = drawing.cloneNode(true) as SVGSVGElement;
-  const [from, to] = [[drawing, ...drawing.querySelectorAll<SVGElement>("*")], [copy, ...copy.querySelectorAll<SVGElement>("*")]];
+  const [from, to] = [
+    [drawing, ...drawing.querySelectorAll<SVGElement>("*")],
+    [copy, ...copy.querySelectorAll<SVGElement>("*")],
+  ];
   from.forEach((node, i) => {
     const style = getComputedStyle(node);
-    for (const name of ["fill", "stroke", "stroke-width", "stroke-dasharray", "opacity", "font-family", "font-size", "font-weight", "text-anchor"]) {
+    for (const name of [
+      "fill",
+      "stroke",
+      "stroke-width",
+      "stroke-dasharray",
+      "opacity",
+      "font-family",
+      "font-size",
+      "font-weight",
+      "text-anchor",
+    ]) {
       const value = style.getPropertyValue(name);
       if (value && value !== "none" && value !== "normal") to[i].setAttribute(name, value);
-      else if (value === "none" && (name === "fill" || name === "stroke")) to[i].setAttribute(name, "none");
+      else if (value === "none" && (name === "fill" || name === "stroke"))
+        to[i].setAttribute(name, "none");
     }
     to[i].removeAttribute("style");
     to[i].removeAttribute("class");
@@ -95,23 +148,52 @@ function drawingOf(): string {
     return whole.appendChild(node);
   };
   make("rect", { width: "100%", height: "100%", fill: "#fff" });
-  make("text", { x: 8, y: 22, "font-family": "serif", "font-size": 18, "font-weight": 600, fill: "#1d1826" }, document.querySelector("[data-figure] h1")?.textContent ?? "");
+  make(
+    "text",
+    { x: 8, y: 22, "font-family": "serif", "font-size": 18, "font-weight": 600, fill: "#1d1826" },
+    document.querySelector("[data-figure] h1")?.textContent ?? "",
+  );
   // The legend is words on the page, so it is written anew, line by line as it stands there.
   const entries = [...document.querySelectorAll<HTMLElement>("[data-figure] [data-legend] li")];
   const first = entries[0]?.getBoundingClientRect();
   for (const entry of entries) {
     const at = entry.getBoundingClientRect();
     const swatch = entry.querySelector("i");
-    if (swatch) make("rect", { x: 8 + at.x - first.x, y: TOP + at.y - first.y + 3, width: 12, height: 12, fill: getComputedStyle(swatch).backgroundColor });
-    make("text", { x: 8 + at.x - first.x + 19, y: TOP + at.y - first.y + 14, "font-family": "sans-serif", "font-size": 13, fill: "#1d1826" }, entry.textContent ?? "");
+    if (swatch)
+      make("rect", {
+        x: 8 + at.x - first.x,
+        y: TOP + at.y - first.y + 3,
+        width: 12,
+        height: 12,
+        fill: getComputedStyle(swatch).backgroundColor,
+      });
+    make(
+      "text",
+      {
+        x: 8 + at.x - first.x + 19,
+        y: TOP + at.y - first.y + 14,
+        "font-family": "sans-serif",
+        "font-size": 13,
+        fill: "#1d1826",
+      },
+      entry.textContent ?? "",
+    );
   }
-  const down = TOP + (entries.length ? entries[entries.length - 1].getBoundingClientRect().bottom - first.y + 8 : 0);
+  const down =
+    TOP +
+    (entries.length ? entries[entries.length - 1].getBoundingClientRect().bottom - first.y + 8 : 0);
   copy.setAttribute("width", String(box.width));
   copy.setAttribute("height", String(box.height));
   copy.setAttribute("y", String(down));
   if (!copy.getAttribute("viewBox")) copy.setAttribute("viewBox", `0 0 ${box.width} ${box.height}`);
   whole.appendChild(copy);
   const height = down + box.height + 8;
-  for (const [fact, value] of Object.entries({ xmlns: NS, width: box.width, height, viewBox: `0 0 ${box.width} ${height}` })) whole.setAttribute(fact, String(value));
+  for (const [fact, value] of Object.entries({
+    xmlns: NS,
+    width: box.width,
+    height,
+    viewBox: `0 0 ${box.width} ${height}`,
+  }))
+    whole.setAttribute(fact, String(value));
   return new XMLSerializer().serializeToString(whole);
 }

@@ -11,25 +11,64 @@ import type { Desk } from "../viewer/viewpoint";
 /** The sprints that a viewer knows of, the latest first. */
 export function listSprints({ view }: Desk): SprintLine[] {
   const { names } = view.catalog;
-  return names.list("sprint").map(({ id, label, team, startsAt, endsAt, closedAt }): SprintLine => ({
-    id, name: label, team: team === undefined ? null : (names.find("team", team)?.label ?? null), teamId: team ?? null, starts: startsAt === undefined ? null : localDay(startsAt, view.calendar.zone), ends: endsAt === undefined ? null : localDay(endsAt, view.calendar.zone),
-    stage: closedAt !== undefined && closedAt <= view.now ? "closed" : startsAt !== undefined && startsAt <= view.now ? "running" : "ahead",
-  })).sort((a, b) => (b.starts ?? "").localeCompare(a.starts ?? "") || a.name.localeCompare(b.name));
+  return names
+    .list("sprint")
+    .map(({ id, label, team, startsAt, endsAt, closedAt }): SprintLine => ({
+      id,
+      name: label,
+      team: team === undefined ? null : (names.find("team", team)?.label ?? null),
+      teamId: team ?? null,
+      starts: startsAt === undefined ? null : localDay(startsAt, view.calendar.zone),
+      ends: endsAt === undefined ? null : localDay(endsAt, view.calendar.zone),
+      stage:
+        closedAt !== undefined && closedAt <= view.now
+          ? "closed"
+          : startsAt !== undefined && startsAt <= view.now
+            ? "running"
+            : "ahead",
+    }))
+    .sort((a, b) => (b.starts ?? "").localeCompare(a.starts ?? "") || a.name.localeCompare(b.name));
 }
 
 /** The sprint that somebody wants to see first: the running one of their team, any running one, the last one. */
-export const firstSprint = (desk: Desk): number | null => currentSprint(desk.view) ?? listSprints(desk).find((line) => line.stage === "closed")?.id ?? listSprints(desk)[0]?.id ?? null;
+export const firstSprint = (desk: Desk): number | null =>
+  currentSprint(desk.view) ??
+  listSprints(desk).find((line) => line.stage === "closed")?.id ??
+  listSprints(desk)[0]?.id ??
+  null;
 
 /** Where a sprint stands, or stood at the end of a day. */
-export async function askSprint(em: EntityManager, desk: Desk, sprint: number, unit: WorkUnit, stood?: string): Promise<ShownSprint> {
+export async function askSprint(
+  em: EntityManager,
+  desk: Desk,
+  sprint: number,
+  unit: WorkUnit,
+  stood?: string,
+): Promise<ShownSprint> {
   const { names } = desk.view.catalog;
   const end = stood ? endOfDay(stood, desk.view.calendar.zone) - 1 : null;
-  const view = end === null || end >= desk.view.now ? desk.view : { ...desk.view, now: end, past: true };
-  const definition: BurndownReport = { kind: "burndown", subject: { id: "items" }, of: { kind: "sprint", sprint }, unit, shape: "planks", ...(stood ? { stood } : {}) };
+  const view =
+    end === null || end >= desk.view.now ? desk.view : { ...desk.view, now: end, past: true };
+  const definition: BurndownReport = {
+    kind: "burndown",
+    subject: { id: "items" },
+    of: { kind: "sprint", sprint },
+    unit,
+    shape: "planks",
+    ...(stood ? { stood } : {}),
+  };
   const parts = await runPlan(em, planSprint(definition, view));
-  const nameOf = (person: number | null) => (person === null ? null : (names.find("person", person)?.label ?? null));
+  const nameOf = (person: number | null) =>
+    person === null ? null : (names.find("person", person)?.label ?? null);
   const item = ({ assignee, ...line }: SprintItem) => ({ ...line, assignee: nameOf(assignee) });
   const change = ({ by, ...line }: ScopeChange) => ({ ...line, by: nameOf(by) });
   const shown = historyShown(burndownAnswer(parts), definition, PLAIN_DRESS, view);
-  return { definition, shown, ledger: parts.ledger.map(change), finished: parts.finished.map(item), open: parts.open.map(item), out: parts.out.map(item) };
+  return {
+    definition,
+    shown,
+    ledger: parts.ledger.map(change),
+    finished: parts.finished.map(item),
+    open: parts.open.map(item),
+    out: parts.out.map(item),
+  };
 }

@@ -1,7 +1,15 @@
 import { Catalog, type CatalogData } from "@/core/catalog";
 import type { Viewpoint } from "@/core/sql";
 import type { Instant, WorkCalendar } from "@/core/time";
-import { type EntityManager, loadCalendar, loadCatalogData, loadWorkspace, type Viewer, withConnection, type WorkspaceRow } from "@/data";
+import {
+  type EntityManager,
+  loadCalendar,
+  loadCatalogData,
+  loadWorkspace,
+  type Viewer,
+  withConnection,
+  type WorkspaceRow,
+} from "@/data";
 import type { Clock } from "../clock";
 
 /** What a viewer may know, as long as no name and no right changes. */
@@ -28,10 +36,19 @@ export interface Desk {
  * Where a viewer stands. Asked as of an instant, everything later has not happened; otherwise items are read as
  * they are kept, unless some record lies ahead of the clock.
  */
-export async function deskOf(em: EntityManager, viewer: Viewer, clock: Clock, asOf?: Instant): Promise<Desk> {
+export async function deskOf(
+  em: EntityManager,
+  viewer: Viewer,
+  clock: Clock,
+  asOf?: Instant,
+): Promise<Desk> {
   return withConnection(em, async (client) => {
     const workspace = await loadWorkspace(client);
-    const id = JSON.stringify([workspace.namesVersion, viewer.visible === null ? "all" : [viewer.visible, viewer.person, viewer.teams], em.getConnection().getClientUrl()]);
+    const id = JSON.stringify([
+      workspace.namesVersion,
+      viewer.visible === null ? "all" : [viewer.visible, viewer.person, viewer.teams],
+      em.getConnection().getClientUrl(),
+    ]);
     let known = kept.get(id);
     if (!known) {
       const { calendar, settings } = await loadCalendar(client);
@@ -42,8 +59,16 @@ export async function deskOf(em: EntityManager, viewer: Viewer, clock: Clock, as
     }
     const clocked = clock.now();
     const now = asOf ?? clocked;
-    const past = asOf !== undefined || (workspace.latestAt !== null && workspace.latestAt > clocked);
-    const view: Viewpoint = { catalog: known.catalog, calendar: known.calendar, now, past, viewer, projects: viewer.visible };
+    const past =
+      asOf !== undefined || (workspace.latestAt !== null && workspace.latestAt > clocked);
+    const view: Viewpoint = {
+      catalog: known.catalog,
+      calendar: known.calendar,
+      now,
+      past,
+      viewer,
+      projects: viewer.visible,
+    };
     return { viewer, workspace, view, data: known.data, settings: known.settings };
   });
 }

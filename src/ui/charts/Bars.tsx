@@ -1,8 +1,29 @@
 "use client";
 import { useMemo, type ComponentProps } from "react";
-import { Bar, BarChart, Brush, CartesianGrid, LabelList, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import {
+  Bar,
+  BarChart,
+  Brush,
+  CartesianGrid,
+  LabelList,
+  ResponsiveContainer,
+  XAxis,
+  YAxis,
+} from "recharts";
 import type { Figure, FigureRow, Mark } from "@/core/figure";
-import { type Drawn, fillOf, groupAxis, hasSlider, inkOn, LABEL_PX, markId, opens, SLIDER, ticksOver, tipOf } from "./drawing";
+import {
+  type Drawn,
+  fillOf,
+  groupAxis,
+  hasSlider,
+  inkOn,
+  LABEL_PX,
+  markId,
+  opens,
+  SLIDER,
+  ticksOver,
+  tipOf,
+} from "./drawing";
 import { Legend } from "./Legend";
 import type { AxisStretch } from "./axis";
 import { Plot, useAxis, useSlid, type DayFlag } from "./Plot";
@@ -29,94 +50,413 @@ interface BarsProps {
 }
 
 /** Bars and columns: one drawing, lying or standing, side by side, on one another, or each to a whole of 100 %. */
-export function Bars({ figure, layout, stacked, full, drawn, flags = [], stretch, onStretch }: BarsProps) {
+export function Bars({
+  figure,
+  layout,
+  stacked,
+  full,
+  drawn,
+  flags = [],
+  stretch,
+  onStretch,
+}: BarsProps) {
   const lying = layout === "bars";
   const { dress } = drawn;
   const series = figure.series.length ? figure.series : [null];
   // New rows are new marks: those of one figure stay, so that what is pointed at or has the keys stays, too.
   const rows = useMemo(() => rowsOf(figure, full ?? false), [figure, full]);
-  const longestLabel = Math.max(0, ...figure.rows.flatMap((row) => (figure.series.length ? row.parts : [row]).map((mark) => mark.written.length)));
+  const longestLabel = Math.max(
+    0,
+    ...figure.rows.flatMap((row) =>
+      (figure.series.length ? row.parts : [row]).map((mark) => mark.written.length),
+    ),
+  );
   const sideBySide = figure.series.length > 0 && !stacked;
-  const most = full ? 100 : Math.max(0, dress.axisTo ?? 0, ...figure.rows.map((row) => (sideBySide ? Math.max(...row.parts.map((part) => part.value ?? 0)) : Math.max(row.value ?? 0, stacked ? row.parts.reduce((sum, part) => sum + (part.value ?? 0), 0) : 0))));
-  const ticks = ticksOver([most, dress.axisFrom ?? 0, ...figure.rows.flatMap((row) => (sideBySide ? row.parts : [row, ...row.parts]).map((mark) => Math.min(0, mark.value ?? 0)))]);
+  const most = full
+    ? 100
+    : Math.max(
+        0,
+        dress.axisTo ?? 0,
+        ...figure.rows.map((row) =>
+          sideBySide
+            ? Math.max(...row.parts.map((part) => part.value ?? 0))
+            : Math.max(
+                row.value ?? 0,
+                stacked ? row.parts.reduce((sum, part) => sum + (part.value ?? 0), 0) : 0,
+              ),
+        ),
+      );
+  const ticks = ticksOver([
+    most,
+    dress.axisFrom ?? 0,
+    ...figure.rows.flatMap((row) =>
+      (sideBySide ? row.parts : [row, ...row.parts]).map((mark) => Math.min(0, mark.value ?? 0)),
+    ),
+  ]);
   const pitch = drawn.small ? 26 : 40;
-  const size = lying ? Math.max(pitch * rows.length * (figure.series.length && !stacked ? Math.min(figure.series.length, 4) * 0.6 : 1) + 34, 120) : undefined;
-  const longest = Math.min(drawn.small ? 110 : 190, Math.max(40, ...figure.rows.map((row) => row.label.length * 6.6 + 14)));
-  const [slid, onSlide] = useSlid({ points: rows.length, margins: { left: dress.axisTitle ? 62 : 44, right: 8 }, isBand: true }, figure);
+  const size = lying
+    ? Math.max(
+        pitch *
+          rows.length *
+          (figure.series.length && !stacked ? Math.min(figure.series.length, 4) * 0.6 : 1) +
+          34,
+        120,
+      )
+    : undefined;
+  const longest = Math.min(
+    drawn.small ? 110 : 190,
+    Math.max(40, ...figure.rows.map((row) => row.label.length * 6.6 + 14)),
+  );
+  const [slid, onSlide] = useSlid(
+    { points: rows.length, margins: { left: dress.axisTitle ? 62 : 44, right: 8 }, isBand: true },
+    figure,
+  );
   const axis = useAxis(slid);
   const slider = !lying && hasSlider(rows.length, drawn);
   const percent = full ? { tickFormatter: (n: number) => `${n} %` } : {};
-  const value = <XAxis type="number" domain={[ticks[0], ticks[ticks.length - 1]]} ticks={ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} height={dress.axisTitle ? 40 : 24} {...percent} {...(dress.axisTitle ? { label: { value: dress.axisTitle, position: "insideBottom", fontSize: 12 } } : {})} />;
-  const scale = { type: "number" as const, domain: [ticks[0], ticks[ticks.length - 1]] as [number, number], ticks, axisLine: false, tickLine: false, tick: { fontSize: 12 }, width: axis.margins.left, ...percent, ...(dress.axisTitle ? { label: { value: dress.axisTitle, angle: -90, position: "insideLeft" as const, fontSize: 12 } } : {}) };
-  const named = { dataKey: "label", type: "category" as const, axisLine: { stroke: "var(--ink)", strokeWidth: 1.5 }, tickLine: false, interval: (lying ? 0 : "equidistantPreserveStart") as 0 };
+  const value = (
+    <XAxis
+      type="number"
+      domain={[ticks[0], ticks[ticks.length - 1]]}
+      ticks={ticks}
+      axisLine={false}
+      tickLine={false}
+      tick={{ fontSize: 12 }}
+      height={dress.axisTitle ? 40 : 24}
+      {...percent}
+      {...(dress.axisTitle
+        ? { label: { value: dress.axisTitle, position: "insideBottom", fontSize: 12 } }
+        : {})}
+    />
+  );
+  const scale = {
+    type: "number" as const,
+    domain: [ticks[0], ticks[ticks.length - 1]] as [number, number],
+    ticks,
+    axisLine: false,
+    tickLine: false,
+    tick: { fontSize: 12 },
+    width: axis.margins.left,
+    ...percent,
+    ...(dress.axisTitle
+      ? {
+          label: {
+            value: dress.axisTitle,
+            angle: -90,
+            position: "insideLeft" as const,
+            fontSize: 12,
+          },
+        }
+      : {}),
+  };
+  const named = {
+    dataKey: "label",
+    type: "category" as const,
+    axisLine: { stroke: "var(--ink)", strokeWidth: 1.5 },
+    tickLine: false,
+    interval: (lying ? 0 : "equidistantPreserveStart") as 0,
+  };
   const under = groupAxis(drawn);
   const needsSlant = !lying && !figure.isTime && rows.length > 6;
   return (
     <>
-      {figure.series.length > 0 && dress.legend === "above" && !dress.legendTable && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
-      <Ground {...{ label: drawn.label, axis, flags: drawn.small ? [] : flags, stretch, onStretch }} height={drawn.small ? "100%" : 320} above={24} below={26 + under.room + (slider ? SLIDER.height : 0)} lies={lying ? (size ?? 0) : null} isTime={figure.isTime}>
-        <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
-          <BarChart data={rows} layout={lying ? "vertical" : "horizontal"} margin={{ top: lying ? 4 : 24, right: lying ? 56 : axis.margins.right, bottom: 0, left: 0 }} barCategoryGap="18%" barGap={2} accessibilityLayer={false}>
+      {figure.series.length > 0 && dress.legend === "above" && !dress.legendTable && (
+        <Legend series={figure.series} most={drawn.small ? 6 : 12} />
+      )}
+      <Ground
+        {...{ label: drawn.label, axis, flags: drawn.small ? [] : flags, stretch, onStretch }}
+        height={drawn.small ? "100%" : 320}
+        above={24}
+        below={26 + under.room + (slider ? SLIDER.height : 0)}
+        lies={lying ? (size ?? 0) : null}
+        isTime={figure.isTime}
+      >
+        <ResponsiveContainer
+          width="100%"
+          height="100%"
+          initialDimension={{ width: 600, height: 300 }}
+        >
+          <BarChart
+            data={rows}
+            layout={lying ? "vertical" : "horizontal"}
+            margin={{
+              top: lying ? 4 : 24,
+              right: lying ? 56 : axis.margins.right,
+              bottom: 0,
+              left: 0,
+            }}
+            barCategoryGap="18%"
+            barGap={2}
+            accessibilityLayer={false}
+          >
             <CartesianGrid stroke="var(--grid)" horizontal={!lying} vertical={lying} />
-            {lying ? value : <XAxis {...named} tick={{ fontSize: 12 }} height={(needsSlant ? 64 : 26) + under.room} {...(under.label ? { label: under.label } : {})} angle={needsSlant ? -28 : 0} textAnchor={needsSlant ? "end" : "middle"} tickFormatter={(text: string) => (needsSlant && text.length > 16 ? `${text.slice(0, 15)}…` : text)} />}
-            {lying ? <YAxis {...named} width={longest + under.room} {...(under.label ? { label: { ...under.label, angle: -90, position: "insideLeft" as const } } : {})} tick={{ fontSize: 13, fontWeight: 600, fill: "var(--ink)" }} tickFormatter={(text: string) => (text.length > 28 ? `${text.slice(0, 27)}…` : text)} /> : <YAxis {...scale} />}
+            {lying ? (
+              value
+            ) : (
+              <XAxis
+                {...named}
+                tick={{ fontSize: 12 }}
+                height={(needsSlant ? 64 : 26) + under.room}
+                {...(under.label ? { label: under.label } : {})}
+                angle={needsSlant ? -28 : 0}
+                textAnchor={needsSlant ? "end" : "middle"}
+                tickFormatter={(text: string) =>
+                  needsSlant && text.length > 16 ? `${text.slice(0, 15)}…` : text
+                }
+              />
+            )}
+            {lying ? (
+              <YAxis
+                {...named}
+                width={longest + under.room}
+                {...(under.label
+                  ? { label: { ...under.label, angle: -90, position: "insideLeft" as const } }
+                  : {})}
+                tick={{ fontSize: 13, fontWeight: 600, fill: "var(--ink)" }}
+                tickFormatter={(text: string) =>
+                  text.length > 28 ? `${text.slice(0, 27)}…` : text
+                }
+              />
+            ) : (
+              <YAxis {...scale} />
+            )}
             {series.map((_, i) => (
-              <Bar key={i} dataKey={`v${i}`} stackId={stacked ? "one" : undefined} isAnimationActive={false} maxBarSize={lying ? 30 : 60} shape={(box: Box & { payload?: { row: FigureRow } }) => { const { row } = box.payload!; const mark = markOf(row, i, figure); return mark ? <Part box={box} place={figure.rows.indexOf(row)} then={figure.series.length ? undefined : row.then} mark={mark} drawn={drawn} lying={lying} inside={stacked} crowded={sideBySide} longest={longestLabel} soFar={row.soFar} /> : <g />; }}>
-                {stacked && i === series.length - 1 && dress.labels !== "none" && <LabelList dataKey="sum" content={(props: object) => <Total {...(props as Box)} row={figure.rows[(props as { index: number }).index]} lying={lying} />} />}
+              <Bar
+                key={i}
+                dataKey={`v${i}`}
+                stackId={stacked ? "one" : undefined}
+                isAnimationActive={false}
+                maxBarSize={lying ? 30 : 60}
+                shape={(box: Box & { payload?: { row: FigureRow } }) => {
+                  const { row } = box.payload!;
+                  const mark = markOf(row, i, figure);
+                  return mark ? (
+                    <Part
+                      box={box}
+                      place={figure.rows.indexOf(row)}
+                      then={figure.series.length ? undefined : row.then}
+                      mark={mark}
+                      drawn={drawn}
+                      lying={lying}
+                      inside={stacked}
+                      crowded={sideBySide}
+                      longest={longestLabel}
+                      soFar={row.soFar}
+                    />
+                  ) : (
+                    <g />
+                  );
+                }}
+              >
+                {stacked && i === series.length - 1 && dress.labels !== "none" && (
+                  <LabelList
+                    dataKey="sum"
+                    content={(props: object) => (
+                      <Total
+                        {...(props as Box)}
+                        row={figure.rows[(props as { index: number }).index]}
+                        lying={lying}
+                      />
+                    )}
+                  />
+                )}
               </Bar>
             ))}
             {slider && <Brush dataKey="label" {...SLIDER} onChange={onSlide} />}
           </BarChart>
         </ResponsiveContainer>
       </Ground>
-      {figure.series.length > 0 && (dress.legend === "below" || dress.legend === "right") && !dress.legendTable && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
+      {figure.series.length > 0 &&
+        (dress.legend === "below" || dress.legend === "right") &&
+        !dress.legendTable && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
     </>
   );
 }
 
 /** Columns along time can be pointed at and dragged over; other bars only open. @param lies the height of lying bars, in px */
-function Ground({ lies, isTime, ...plot }: ComponentProps<typeof Plot> & { lies: number | null; isTime: boolean }) {
+function Ground({
+  lies,
+  isTime,
+  ...plot
+}: ComponentProps<typeof Plot> & { lies: number | null; isTime: boolean }) {
   if (lies === null && isTime) return <Plot {...plot} />;
-  return <div role="group" aria-label={plot.label} style={{ width: "100%", height: lies ?? plot.height, minHeight: lies === null ? 120 : undefined, flex: lies === null ? 1 : "none" }}>{plot.children}</div>;
+  return (
+    <div
+      role="group"
+      aria-label={plot.label}
+      style={{
+        width: "100%",
+        height: lies ?? plot.height,
+        minHeight: lies === null ? 120 : undefined,
+        flex: lies === null ? 1 : "none",
+      }}
+    >
+      {plot.children}
+    </div>
+  );
 }
 
 /** What each row comes to, each to a whole of 100 % if asked. */
-const rowsOf = (figure: Figure, full: boolean) => figure.rows.map((row) => {
-  const whole = full ? Math.max(row.parts.reduce((sum, part) => sum + (part.value ?? 0), 0), 1e-9) / 100 : 1;
-  const values = (figure.series.length ? figure.series : [null]).map((_, i) => [`v${i}`, (markOf(row, i, figure)?.value ?? 0) / whole]);
-  return { row, label: row.label, ...Object.fromEntries(values), sum: row.value ?? 0 };
-});
+const rowsOf = (figure: Figure, full: boolean) =>
+  figure.rows.map((row) => {
+    const whole = full
+      ? Math.max(
+          row.parts.reduce((sum, part) => sum + (part.value ?? 0), 0),
+          1e-9,
+        ) / 100
+      : 1;
+    const values = (figure.series.length ? figure.series : [null]).map((_, i) => [
+      `v${i}`,
+      (markOf(row, i, figure)?.value ?? 0) / whole,
+    ]);
+    return { row, label: row.label, ...Object.fromEntries(values), sum: row.value ?? 0 };
+  });
 
 /** The drawing library may draw a row of the answer before: the row travels with its bar, and a part it has not is not drawn. */
-const markOf = (row: FigureRow, series: number, figure: Figure): Mark | undefined => (figure.series.length ? row.parts[series] : row);
+const markOf = (row: FigureRow, series: number, figure: Figure): Mark | undefined =>
+  figure.series.length ? row.parts[series] : row;
 
-function Part({ box, place, mark, then, drawn, lying, inside, crowded, longest, soFar }: { box: Box; place: number; mark: Mark; then?: Mark | undefined; drawn: Drawn; lying: boolean; inside: boolean; crowded: boolean; longest: number; soFar: boolean }) {
+function Part({
+  box,
+  place,
+  mark,
+  then,
+  drawn,
+  lying,
+  inside,
+  crowded,
+  longest,
+  soFar,
+}: {
+  box: Box;
+  place: number;
+  mark: Mark;
+  then?: Mark | undefined;
+  drawn: Drawn;
+  lying: boolean;
+  inside: boolean;
+  crowded: boolean;
+  longest: number;
+  soFar: boolean;
+}) {
   const { x = 0, y = 0, width = 0, height = 0 } = box;
   if (mark.value === null || (mark.value === 0 && inside)) return <g />;
   const ruler = then?.value && mark.value ? then.value / mark.value : null;
   const isOpen = drawn.opened === markId(mark);
   const gap = inside ? 2 : 0;
   const left = width < 0 ? x + width : x;
-  const [w, h] = [Math.max(Math.abs(width) - (lying ? gap : 0), 1), Math.max(Math.abs(height) - (lying ? 0 : gap), 1)];
+  const [w, h] = [
+    Math.max(Math.abs(width) - (lying ? gap : 0), 1),
+    Math.max(Math.abs(height) - (lying ? 0 : gap), 1),
+  ];
   const labelPx = (w > 30 ? 4 : 1) + LABEL_PX[drawn.dress.labelSize];
   // All labels over columns, or none; each may reach into the gap beside it, where no other column stands.
   const overFits = longest * labelPx * 0.56 <= (crowded ? w + 2 : w * 1.3);
-  const fits = lying ? w > mark.written.length * 7 + 4 && h > 13 : h > 16 && w > mark.written.length * 6.4;
+  const fits = lying
+    ? w > mark.written.length * 7 + 4 && h > 13
+    : h > 16 && w > mark.written.length * 6.4;
   return (
     <g {...opens(mark, drawn)} data-place={place}>
       <title>{tipOf(mark, drawn)}</title>
       <rect x={left} y={y} width={w} height={h} fill={fillOf(mark.color, drawn)} />
-      {ruler !== null && (lying ? <rect x={x + width * ruler - 1.5} y={y - 4} width={3} height={h + 8} fill="var(--ink)" /> : <rect x={left - 4} y={y + height - height * ruler - 1.5} width={w + 8} height={3} fill="var(--ink)" />)}
+      {ruler !== null &&
+        (lying ? (
+          <rect x={x + width * ruler - 1.5} y={y - 4} width={3} height={h + 8} fill="var(--ink)" />
+        ) : (
+          <rect
+            x={left - 4}
+            y={y + height - height * ruler - 1.5}
+            width={w + 8}
+            height={3}
+            fill="var(--ink)"
+          />
+        ))}
       {soFar && <rect x={left} y={y} width={w} height={h} fill="var(--lit)" opacity={0.45} />}
-      {isOpen && lying && <><rect x={left} y={y - 6} width={w} height={3.5} fill="var(--brass)" /><rect x={left} y={y + h + 2.5} width={w} height={3.5} fill="var(--brass)" /></>}
-      {isOpen && !lying && <rect x={left - 3} y={y - 3} width={w + 6} height={h + 3} fill="none" stroke="var(--brass)" strokeWidth={3} />}
-      {inside && fits && mark.written && <text x={left + w / 2} y={y + h / 2 + 4.5} textAnchor="middle" style={{ fill: inkOn(mark.color), fontWeight: 560, fontSize: LABEL_PX[drawn.dress.labelSize] }}>{mark.written}</text>}
-      {!inside && mark.written && (lying ? <text x={left + w + 8} y={y + h / 2 + 6} style={{ font: `520 ${LABEL_PX[drawn.dress.labelSize] + 6}px var(--serif)`, fill: "var(--ink)" }}>{mark.written}</text> : overFits && <text x={left + w / 2} y={y - 6} textAnchor="middle" style={{ font: `520 ${labelPx}px var(--serif)`, fill: "var(--ink)" }}>{mark.written}</text>)}
+      {isOpen && lying && (
+        <>
+          <rect x={left} y={y - 6} width={w} height={3.5} fill="var(--brass)" />
+          <rect x={left} y={y + h + 2.5} width={w} height={3.5} fill="var(--brass)" />
+        </>
+      )}
+      {isOpen && !lying && (
+        <rect
+          x={left - 3}
+          y={y - 3}
+          width={w + 6}
+          height={h + 3}
+          fill="none"
+          stroke="var(--brass)"
+          strokeWidth={3}
+        />
+      )}
+      {inside && fits && mark.written && (
+        <text
+          x={left + w / 2}
+          y={y + h / 2 + 4.5}
+          textAnchor="middle"
+          style={{
+            fill: inkOn(mark.color),
+            fontWeight: 560,
+            fontSize: LABEL_PX[drawn.dress.labelSize],
+          }}
+        >
+          {mark.written}
+        </text>
+      )}
+      {!inside &&
+        mark.written &&
+        (lying ? (
+          <text
+            x={left + w + 8}
+            y={y + h / 2 + 6}
+            style={{
+              font: `520 ${LABEL_PX[drawn.dress.labelSize] + 6}px var(--serif)`,
+              fill: "var(--ink)",
+            }}
+          >
+            {mark.written}
+          </text>
+        ) : (
+          overFits && (
+            <text
+              x={left + w / 2}
+              y={y - 6}
+              textAnchor="middle"
+              style={{ font: `520 ${labelPx}px var(--serif)`, fill: "var(--ink)" }}
+            >
+              {mark.written}
+            </text>
+          )
+        ))}
     </g>
   );
 }
 
-function Total({ x = 0, y = 0, width = 0, height = 0, row, lying }: Box & { row: FigureRow | undefined; lying: boolean }) {
+function Total({
+  x = 0,
+  y = 0,
+  width = 0,
+  height = 0,
+  row,
+  lying,
+}: Box & { row: FigureRow | undefined; lying: boolean }) {
   if (!row || row.value === null) return null;
-  return lying ? <text x={x + width + 10} y={y + height / 2 + 8} style={{ font: "520 24px var(--serif)", fill: "var(--ink)" }}>{row.words}</text> : <text x={x + width / 2} y={y - 6} textAnchor="middle" style={{ font: "520 17px var(--serif)", fill: "var(--ink)" }}>{row.words}</text>;
+  return lying ? (
+    <text
+      x={x + width + 10}
+      y={y + height / 2 + 8}
+      style={{ font: "520 24px var(--serif)", fill: "var(--ink)" }}
+    >
+      {row.words}
+    </text>
+  ) : (
+    <text
+      x={x + width / 2}
+      y={y - 6}
+      textAnchor="middle"
+      style={{ font: "520 17px var(--serif)", fill: "var(--ink)" }}
+    >
+      {row.words}
+    </text>
+  );
 }

@@ -1,9 +1,31 @@
 "use client";
 import { useMemo } from "react";
-import { Area, Brush, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import {
+  Area,
+  Brush,
+  CartesianGrid,
+  ComposedChart,
+  Line,
+  ReferenceLine,
+  ResponsiveContainer,
+  XAxis,
+  YAxis,
+} from "recharts";
 import type { Figure, FigureRow, Mark } from "@/core/figure";
 import { Legend } from "./Legend";
-import { DASHES, type Drawn, fill, groupAxis, hasSlider, LINE_PX, markId, opens, SLIDER, ticksTo, tipOf } from "./drawing";
+import {
+  DASHES,
+  type Drawn,
+  fill,
+  groupAxis,
+  hasSlider,
+  LINE_PX,
+  markId,
+  opens,
+  SLIDER,
+  ticksTo,
+  tipOf,
+} from "./drawing";
 import { AXIS_PADDING, type AxisStretch } from "./axis";
 import { Plot, useAxis, useSlid, type DayFlag } from "./Plot";
 
@@ -20,13 +42,33 @@ interface LinesProps {
   readonly onStretch?: (stretch: AxisStretch) => void;
 }
 
-const markIn = (figure: Figure, row: FigureRow, i: number): Mark => (figure.series.length ? row.parts[i] : row);
+const markIn = (figure: Figure, row: FigureRow, i: number): Mark =>
+  figure.series.length ? row.parts[i] : row;
 
 /** What each point comes to, each to a whole of 100 % if asked. */
-const rowsOf = (figure: Figure, full: boolean) => figure.rows.map((row, index) => {
-  const scaled = ({ value }: Mark) => (value === null || !full ? value : (100 * value) / Math.max(figure.series.length ? row.parts.reduce((all, part) => all + (part.value ?? 0), 0) : value, 1e-9));
-  return { index, label: row.label, ...Object.fromEntries((figure.series.length ? figure.series : [null]).map((_, i) => [`v${i}`, scaled(markIn(figure, row, i))])) };
-});
+const rowsOf = (figure: Figure, full: boolean) =>
+  figure.rows.map((row, index) => {
+    const scaled = ({ value }: Mark) =>
+      value === null || !full
+        ? value
+        : (100 * value) /
+          Math.max(
+            figure.series.length
+              ? row.parts.reduce((all, part) => all + (part.value ?? 0), 0)
+              : value,
+            1e-9,
+          );
+    return {
+      index,
+      label: row.label,
+      ...Object.fromEntries(
+        (figure.series.length ? figure.series : [null]).map((_, i) => [
+          `v${i}`,
+          scaled(markIn(figure, row, i)),
+        ]),
+      ),
+    };
+  });
 
 /**
  * Lines or areas, one for each part, named at the right end; areas lie on one another, to 100 % if asked. `flags` are
@@ -39,55 +81,204 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
   const markOf = (row: FigureRow, i: number) => markIn(figure, row, i);
   // New rows are new marks: those of one figure stay, so that what is pointed at or has the keys stays, too.
   const rows = useMemo(() => rowsOf(figure, as === "full"), [figure, as]);
-  const sum = (row: FigureRow) => series.reduce((all, _, i) => all + (markOf(row, i).value ?? 0), 0);
-  const most = as === "full" ? 100 : Math.max(0, dress.axisTo ?? 0, ...figure.rows.map((row) => (isArea ? sum(row) : Math.max(...series.map((_, i) => markOf(row, i).value ?? 0)))));
-  const least = Math.min(0, dress.axisFrom ?? 0, ...figure.rows.flatMap((row) => series.map((_, i) => markOf(row, i).value ?? 0)));
+  const sum = (row: FigureRow) =>
+    series.reduce((all, _, i) => all + (markOf(row, i).value ?? 0), 0);
+  const most =
+    as === "full"
+      ? 100
+      : Math.max(
+          0,
+          dress.axisTo ?? 0,
+          ...figure.rows.map((row) =>
+            isArea ? sum(row) : Math.max(...series.map((_, i) => markOf(row, i).value ?? 0)),
+          ),
+        );
+  const least = Math.min(
+    0,
+    dress.axisFrom ?? 0,
+    ...figure.rows.flatMap((row) => series.map((_, i) => markOf(row, i).value ?? 0)),
+  );
   const ticks = ticksTo(most);
-  const ends = endPlaces(figure, series.length, markOf, ticks[ticks.length - 1], drawn.small ? 175 : 280, isArea, as === "full");
-  const lastKnown = rows.map((_, i) => i).reverse().find((i) => markOf(figure.rows[i], 0).value !== null) ?? rows.length - 1;
+  const ends = endPlaces(
+    figure,
+    series.length,
+    markOf,
+    ticks[ticks.length - 1],
+    drawn.small ? 175 : 280,
+    isArea,
+    as === "full",
+  );
+  const lastKnown =
+    rows
+      .map((_, i) => i)
+      .reverse()
+      .find((i) => markOf(figure.rows[i], 0).value !== null) ?? rows.length - 1;
   const running = figure.rows.find((row) => row.soFar);
   const under = groupAxis(drawn);
   // Where the values written at the points would run into one another, only some of them are.
   const longest = Math.max(0, ...figure.rows.map((row) => row.written.length));
   const everyNth = Math.max(1, Math.ceil((figure.rows.length * longest * 7) / USUAL_WIDTH));
-  const hasRoom = figure.series.length === 0 || figure.series.every((_, i) => ends[i] !== undefined);
-  const margins = { left: dress.axisTitle ? 58 : 44, right: figure.series.length && hasRoom ? 104 : 36 };
+  const hasRoom =
+    figure.series.length === 0 || figure.series.every((_, i) => ends[i] !== undefined);
+  const margins = {
+    left: dress.axisTitle ? 58 : 44,
+    right: figure.series.length && hasRoom ? 104 : 36,
+  };
   const [slid, onSlide] = useSlid({ points: figure.rows.length, margins, isBand: false }, figure);
   const axis = useAxis(slid);
   const slider = hasSlider(rows.length, drawn);
   return (
     <>
-    {(!hasRoom || dress.legend === "above") && figure.series.length > 0 && dress.legend !== "none" && !drawn.small && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
-    <Plot label={drawn.label} axis={axis} height={drawn.small ? "100%" : 340} above={20} below={26 + under.room + (slider ? SLIDER.height : 0)} flags={drawn.small ? [] : flags} stretch={stretch} onStretch={onStretch}>
-      <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
-        <ComposedChart data={rows} margin={{ top: 20, right: axis.margins.right, bottom: 0, left: 0 }} accessibilityLayer={false}>
-          <CartesianGrid stroke="var(--grid)" vertical={false} />
-          <XAxis dataKey="label" axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }} tickLine={false} interval="equidistantPreserveStart" tick={{ fontSize: 12 }} height={26 + under.room} {...(under.label ? { label: under.label } : {})} {...(axis.isLinked ? { scale: "band" as const } : { padding: AXIS_PADDING })} />
-          <YAxis type="number" domain={[least, ticks[ticks.length - 1]]} ticks={least < 0 ? undefined : ticks} axisLine={false} tickLine={false} tick={{ fontSize: 12 }} width={axis.margins.left} {...(as === "full" ? { tickFormatter: (n: number) => `${n} %` } : {})} {...(dress.axisTitle ? { label: { value: dress.axisTitle, angle: -90, position: "insideLeft", fontSize: 12 } } : {})} />
-          {running && <ReferenceLine x={running.label} stroke="var(--brass)" strokeWidth={2.4} label={{ value: "so far", position: "top", fill: "var(--brass-ink)", fontSize: 12, fontWeight: 600 }} />}
-          {[...series.keys()].map((i) => {
-            const one = series[i];
-            const color = one?.color ?? figure.rows[0]?.color ?? "c1";
-            const dot = (point: { cx?: number; cy?: number; index: number }) => !figure.rows[point.index] || !markOf(figure.rows[point.index], i) ? <g key={`${i}-${point.index}`} /> : <Dot key={`${i}-${point.index}`} point={point} place={point.index} mark={markOf(figure.rows[point.index], i)} drawn={drawn} last={point.index === lastKnown} written={(rows.length - 1 - point.index) % everyNth === 0} named={one ? (hasRoom && dress.legend !== "none" ? one.label : "") : null} shift={ends[i] ?? 0} />;
-            const shared = { key: i, dataKey: `v${i}`, stroke: fill(color), strokeWidth: isArea ? 1.4 : LINE_PX[dress.weight], isAnimationActive: false, connectNulls: false, dot };
-            return isArea ? <Area {...shared} key={i} type="linear" stackId="one" fill={fill(color)} fillOpacity={figure.series.length ? 0.86 : 0.22} dot={dot as never} activeDot={false} /> : <Line {...shared} key={i} strokeDasharray={figure.series.length ? DASHES[i % DASHES.length] : ""} />;
-          })}
-          {slider && <Brush dataKey="label" {...SLIDER} onChange={onSlide} />}
-        </ComposedChart>
-      </ResponsiveContainer>
-    </Plot>
+      {(!hasRoom || dress.legend === "above") &&
+        figure.series.length > 0 &&
+        dress.legend !== "none" &&
+        !drawn.small && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
+      <Plot
+        label={drawn.label}
+        axis={axis}
+        height={drawn.small ? "100%" : 340}
+        above={20}
+        below={26 + under.room + (slider ? SLIDER.height : 0)}
+        flags={drawn.small ? [] : flags}
+        stretch={stretch}
+        onStretch={onStretch}
+      >
+        <ResponsiveContainer
+          width="100%"
+          height="100%"
+          initialDimension={{ width: 600, height: 300 }}
+        >
+          <ComposedChart
+            data={rows}
+            margin={{ top: 20, right: axis.margins.right, bottom: 0, left: 0 }}
+            accessibilityLayer={false}
+          >
+            <CartesianGrid stroke="var(--grid)" vertical={false} />
+            <XAxis
+              dataKey="label"
+              axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }}
+              tickLine={false}
+              interval="equidistantPreserveStart"
+              tick={{ fontSize: 12 }}
+              height={26 + under.room}
+              {...(under.label ? { label: under.label } : {})}
+              {...(axis.isLinked ? { scale: "band" as const } : { padding: AXIS_PADDING })}
+            />
+            <YAxis
+              type="number"
+              domain={[least, ticks[ticks.length - 1]]}
+              ticks={least < 0 ? undefined : ticks}
+              axisLine={false}
+              tickLine={false}
+              tick={{ fontSize: 12 }}
+              width={axis.margins.left}
+              {...(as === "full" ? { tickFormatter: (n: number) => `${n} %` } : {})}
+              {...(dress.axisTitle
+                ? {
+                    label: {
+                      value: dress.axisTitle,
+                      angle: -90,
+                      position: "insideLeft",
+                      fontSize: 12,
+                    },
+                  }
+                : {})}
+            />
+            {running && (
+              <ReferenceLine
+                x={running.label}
+                stroke="var(--brass)"
+                strokeWidth={2.4}
+                label={{
+                  value: "so far",
+                  position: "top",
+                  fill: "var(--brass-ink)",
+                  fontSize: 12,
+                  fontWeight: 600,
+                }}
+              />
+            )}
+            {[...series.keys()].map((i) => {
+              const one = series[i];
+              const color = one?.color ?? figure.rows[0]?.color ?? "c1";
+              const dot = (point: { cx?: number; cy?: number; index: number }) =>
+                !figure.rows[point.index] || !markOf(figure.rows[point.index], i) ? (
+                  <g key={`${i}-${point.index}`} />
+                ) : (
+                  <Dot
+                    key={`${i}-${point.index}`}
+                    point={point}
+                    place={point.index}
+                    mark={markOf(figure.rows[point.index], i)}
+                    drawn={drawn}
+                    last={point.index === lastKnown}
+                    written={(rows.length - 1 - point.index) % everyNth === 0}
+                    named={one ? (hasRoom && dress.legend !== "none" ? one.label : "") : null}
+                    shift={ends[i] ?? 0}
+                  />
+                );
+              const shared = {
+                key: i,
+                dataKey: `v${i}`,
+                stroke: fill(color),
+                strokeWidth: isArea ? 1.4 : LINE_PX[dress.weight],
+                isAnimationActive: false,
+                connectNulls: false,
+                dot,
+              };
+              return isArea ? (
+                <Area
+                  {...shared}
+                  key={i}
+                  type="linear"
+                  stackId="one"
+                  fill={fill(color)}
+                  fillOpacity={figure.series.length ? 0.86 : 0.22}
+                  dot={dot as never}
+                  activeDot={false}
+                />
+              ) : (
+                <Line
+                  {...shared}
+                  key={i}
+                  strokeDasharray={figure.series.length ? DASHES[i % DASHES.length] : ""}
+                />
+              );
+            })}
+            {slider && <Brush dataKey="label" {...SLIDER} onChange={onSlide} />}
+          </ComposedChart>
+        </ResponsiveContainer>
+      </Plot>
     </>
   );
 }
 
 /** How far each end label moves up or down, in px, so that names keep 15 px apart; undefined for labels without room. */
-function endPlaces(figure: Figure, count: number, markOf: (row: FigureRow, i: number) => Mark, top: number, height: number, stacked: boolean, full: boolean): (number | undefined)[] {
+function endPlaces(
+  figure: Figure,
+  count: number,
+  markOf: (row: FigureRow, i: number) => Mark,
+  top: number,
+  height: number,
+  stacked: boolean,
+  full: boolean,
+): (number | undefined)[] {
   const last = [...figure.rows].reverse().find((row) => markOf(row, 0).value !== null);
   if (!last) return [];
   const all = Array.from({ length: count }, (_, i) => markOf(last, i).value ?? 0);
-  const whole = full ? Math.max(all.reduce((sum, n) => sum + n, 0), 1e-9) / 100 : 1;
+  const whole = full
+    ? Math.max(
+        all.reduce((sum, n) => sum + n, 0),
+        1e-9,
+      ) / 100
+    : 1;
   let below = 0;
-  const ends = all.map((value, i) => ({ i, y: height * (1 - (stacked ? (below += value / whole) : value) / top) })).sort((a, b) => a.y - b.y);
+  const ends = all
+    .map((value, i) => ({
+      i,
+      y: height * (1 - (stacked ? (below += value / whole) : value) / top),
+    }))
+    .sort((a, b) => a.y - b.y);
   const places: (number | undefined)[] = [];
   let previous = -Infinity;
   for (const { i, y } of ends) {
@@ -98,7 +289,25 @@ function endPlaces(figure: Figure, count: number, markOf: (row: FigureRow, i: nu
   return places;
 }
 
-function Dot({ point, place, written, mark, drawn, last, named, shift }: { point: { cx?: number; cy?: number }; place: number; written: boolean; mark: Mark; drawn: Drawn; last: boolean; named: string | null; shift: number }) {
+function Dot({
+  point,
+  place,
+  written,
+  mark,
+  drawn,
+  last,
+  named,
+  shift,
+}: {
+  point: { cx?: number; cy?: number };
+  place: number;
+  written: boolean;
+  mark: Mark;
+  drawn: Drawn;
+  last: boolean;
+  named: string | null;
+  shift: number;
+}) {
   if (mark.value === null || point.cx === undefined || point.cy === undefined) return <g />;
   const { cx, cy } = point;
   const isOpen = drawn.opened === markId(mark);
@@ -107,10 +316,26 @@ function Dot({ point, place, written, mark, drawn, last, named, shift }: { point
       <g {...opens(mark, drawn)} data-place={place}>
         <title>{tipOf(mark, drawn)}</title>
         <circle cx={cx} cy={cy} r={11} fill="transparent" />
-        <circle cx={cx} cy={cy} r={isOpen ? 6 : drawn.dress.marks ? 3.2 : 0} fill={isOpen ? "var(--brass)" : fill(mark.color)} />
-        {written && mark.written && !drawn.small && named === null && <text x={cx} y={cy - 10} textAnchor="middle">{mark.written}</text>}
+        <circle
+          cx={cx}
+          cy={cy}
+          r={isOpen ? 6 : drawn.dress.marks ? 3.2 : 0}
+          fill={isOpen ? "var(--brass)" : fill(mark.color)}
+        />
+        {written && mark.written && !drawn.small && named === null && (
+          <text x={cx} y={cy - 10} textAnchor="middle">
+            {mark.written}
+          </text>
+        )}
       </g>
-      {last && named && <text x={cx + 10} y={cy + 4 + shift} style={{ fontWeight: 650, fill: "var(--ink)" }}>{named.length > 12 ? `${named.slice(0, 11)}…` : named}<tspan dx={5} style={{ fontWeight: 400 }}>{mark.words}</tspan></text>}
+      {last && named && (
+        <text x={cx + 10} y={cy + 4 + shift} style={{ fontWeight: 650, fill: "var(--ink)" }}>
+          {named.length > 12 ? `${named.slice(0, 11)}…` : named}
+          <tspan dx={5} style={{ fontWeight: 400 }}>
+            {mark.words}
+          </tspan>
+        </text>
+      )}
     </g>
   );
 }

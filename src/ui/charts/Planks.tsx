@@ -25,9 +25,15 @@ export interface PlanksProps {
 export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: PlanksProps) {
   const { burndown, span } = answer;
   if (!burndown || !span) return null;
-  const ahead = forecast ? forecast.days.filter((day) => !pace.days.some((known) => known.day === day)).slice(0, 15) : [];
+  const ahead = forecast
+    ? forecast.days.filter((day) => !pace.days.some((known) => known.day === day)).slice(0, 15)
+    : [];
   const { lefts, widthOf, x, dayX } = plankScale(pace.days, ahead, LEFT, WIDTH - 24);
-  const most = Math.max(Number(burndown.committed), ...burndown.steps.map((step) => Number(step.remaining)), 1);
+  const most = Math.max(
+    Number(burndown.committed),
+    ...burndown.steps.map((step) => Number(step.remaining)),
+    1,
+  );
   const ticks = ticksTo(most);
   const y = (value: number) => 30 + (HEIGHT - 30) * (1 - value / ticks[ticks.length - 1]);
   const points: [number, number][] = [[x(burndown.start), y(Number(burndown.committed))]];
@@ -41,29 +47,209 @@ export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: Plan
   const guide = pace[mode];
   const unit = answer.unit === "remaining estimate" ? "minutes" : null;
   const told = (value: string) => valueWords(value, unit, drawn.dress);
-  const paceNow = guide.reduce((best, point) => (point.t <= burndown.until ? Number(point.pace) : best), Number(burndown.committed));
+  const paceNow = guide.reduce(
+    (best, point) => (point.t <= burndown.until ? Number(point.pace) : best),
+    Number(burndown.committed),
+  );
   const behind = level - paceNow;
-  const fan = forecast?.forecast.fan.map((point) => ({ ...point, x: dayX(forecast.days[point.day]) })).filter((point) => point.x !== null) ?? [];
-  const band = (low: "p5" | "p15" | "p50", high: "p50" | "p85" | "p95") => [...fan.map((point) => `${point.x} ${y(point[high])}`), ...[...fan].reverse().map((point) => `${point.x} ${y(point[low])}`)].join(" L");
+  const fan =
+    forecast?.forecast.fan
+      .map((point) => ({ ...point, x: dayX(forecast.days[point.day]) }))
+      .filter((point) => point.x !== null) ?? [];
+  const band = (low: "p5" | "p15" | "p50", high: "p50" | "p85" | "p95") =>
+    [
+      ...fan.map((point) => `${point.x} ${y(point[high])}`),
+      ...[...fan].reverse().map((point) => `${point.x} ${y(point[low])}`),
+    ].join(" L");
   return (
     <div style={{ overflow: "auto", flex: 1 }} role="group" aria-label={drawn.label}>
-      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT + 44}`} style={{ width: "100%", minWidth: drawn.small ? 300 : 560, maxHeight: drawn.small ? "100%" : 420 }}>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT + 44}`}
+        style={{
+          width: "100%",
+          minWidth: drawn.small ? 300 : 560,
+          maxHeight: drawn.small ? "100%" : 420,
+        }}
+      >
         {pace.days.map((day, i) => (
           <g key={day.day}>
-            {day.works ? <rect x={lefts[i] + 1} y={30} width={Math.max(widthOf(i) - 2, 1)} height={HEIGHT - 30} fill="var(--salt)" /> : !drawn.small && <text transform={`translate(${lefts[i] + widthOf(i) / 2 + 4} ${HEIGHT - 10}) rotate(-90)`} style={{ fontSize: 11 }}>{day.name}</text>}
-            {day.works && !drawn.small && (pace.days.length < 22 || i % 5 === 0) && <text x={lefts[i] + widthOf(i) / 2} y={HEIGHT + 18} textAnchor="middle" style={{ fontSize: 11.5 }}>{Number(day.day.slice(8))}</text>}
+            {day.works ? (
+              <rect
+                x={lefts[i] + 1}
+                y={30}
+                width={Math.max(widthOf(i) - 2, 1)}
+                height={HEIGHT - 30}
+                fill="var(--salt)"
+              />
+            ) : (
+              !drawn.small && (
+                <text
+                  transform={`translate(${lefts[i] + widthOf(i) / 2 + 4} ${HEIGHT - 10}) rotate(-90)`}
+                  style={{ fontSize: 11 }}
+                >
+                  {day.name}
+                </text>
+              )
+            )}
+            {day.works && !drawn.small && (pace.days.length < 22 || i % 5 === 0) && (
+              <text
+                x={lefts[i] + widthOf(i) / 2}
+                y={HEIGHT + 18}
+                textAnchor="middle"
+                style={{ fontSize: 11.5 }}
+              >
+                {Number(day.day.slice(8))}
+              </text>
+            )}
           </g>
         ))}
-        {ticks.map((tick) => <g key={tick}><line x1={LEFT} x2={WIDTH - 24} y1={y(tick)} y2={y(tick)} stroke="var(--grid)" /><text x={LEFT - 8} y={y(tick) + 4} textAnchor="end">{tick}</text></g>)}
-        <path d={`${line}L${points[points.length - 1][0]} ${y(0)}L${points[0][0]} ${y(0)}Z`} fill="var(--c1)" fillOpacity={0.1} />
-        {fan.length > 1 && <><path d={`M${band("p5", "p95")}Z`} fill="var(--c1)" fillOpacity={0.14} /><path d={`M${band("p15", "p85")}Z`} fill="var(--c1)" fillOpacity={0.2} /><path d={`M${fan.map((point) => `${point.x} ${y(point.p50)}`).join(" L")}`} fill="none" stroke="var(--c1)" strokeWidth={1.6} strokeDasharray="5 3" /></>}
-        {guide.slice(1).map((point, i) => <line key={i} x1={x(point.t) - 7} x2={x(point.t) + 7} y1={y(Number(point.pace))} y2={y(Number(point.pace))} stroke="var(--ink)" strokeWidth={2} />)}
-        {!drawn.small && flags.filter(({ place }) => lefts[place] !== undefined).map(({ place, words }, i) => <g key={i}><line x1={lefts[place] + widthOf(place) / 2} x2={lefts[place] + widthOf(place) / 2} y1={30} y2={HEIGHT} stroke="var(--ink)" strokeDasharray="2 3" /><text x={lefts[place] + widthOf(place) / 2 + 4} y={42} style={{ fontSize: 12, fill: "var(--ink-2)" }}>⚑ {words}</text></g>)}
-        <line x1={x(span.end)} x2={x(span.end)} y1={30} y2={HEIGHT} stroke="var(--ink)" strokeDasharray="2 3" />
+        {ticks.map((tick) => (
+          <g key={tick}>
+            <line x1={LEFT} x2={WIDTH - 24} y1={y(tick)} y2={y(tick)} stroke="var(--grid)" />
+            <text x={LEFT - 8} y={y(tick) + 4} textAnchor="end">
+              {tick}
+            </text>
+          </g>
+        ))}
+        <path
+          d={`${line}L${points[points.length - 1][0]} ${y(0)}L${points[0][0]} ${y(0)}Z`}
+          fill="var(--c1)"
+          fillOpacity={0.1}
+        />
+        {fan.length > 1 && (
+          <>
+            <path d={`M${band("p5", "p95")}Z`} fill="var(--c1)" fillOpacity={0.14} />
+            <path d={`M${band("p15", "p85")}Z`} fill="var(--c1)" fillOpacity={0.2} />
+            <path
+              d={`M${fan.map((point) => `${point.x} ${y(point.p50)}`).join(" L")}`}
+              fill="none"
+              stroke="var(--c1)"
+              strokeWidth={1.6}
+              strokeDasharray="5 3"
+            />
+          </>
+        )}
+        {guide.slice(1).map((point, i) => (
+          <line
+            key={i}
+            x1={x(point.t) - 7}
+            x2={x(point.t) + 7}
+            y1={y(Number(point.pace))}
+            y2={y(Number(point.pace))}
+            stroke="var(--ink)"
+            strokeWidth={2}
+          />
+        ))}
+        {!drawn.small &&
+          flags
+            .filter(({ place }) => lefts[place] !== undefined)
+            .map(({ place, words }, i) => (
+              <g key={i}>
+                <line
+                  x1={lefts[place] + widthOf(place) / 2}
+                  x2={lefts[place] + widthOf(place) / 2}
+                  y1={30}
+                  y2={HEIGHT}
+                  stroke="var(--ink)"
+                  strokeDasharray="2 3"
+                />
+                <text
+                  x={lefts[place] + widthOf(place) / 2 + 4}
+                  y={42}
+                  style={{ fontSize: 12, fill: "var(--ink-2)" }}
+                >
+                  ⚑ {words}
+                </text>
+              </g>
+            ))}
+        <line
+          x1={x(span.end)}
+          x2={x(span.end)}
+          y1={30}
+          y2={HEIGHT}
+          stroke="var(--ink)"
+          strokeDasharray="2 3"
+        />
         <path d={line} fill="none" stroke="var(--c1)" strokeWidth={3.4} />
-        {burndown.steps.map((step, i) => step.cause === "added" && <g key={i} {...opens({ path: [`s${i}`], label: `${step.key} added`, value: Number(step.amount), words: told(step.amount), percent: null, written: "", color: "c4", soFar: false }, drawn)}><title>{`${step.key} added: ${told(step.amount)}`}</title><line x1={x(step.at)} x2={x(step.at)} y1={y(Number(step.remaining) - Number(step.amount))} y2={y(Number(step.remaining))} stroke="var(--c4)" strokeWidth={5} />{!drawn.small && <text x={x(step.at) + 6} y={y(Number(step.remaining)) - 4} style={{ fill: "var(--ink)", fontWeight: 600 }}>+{told(step.amount)}</text>}</g>)}
-        {answer.span!.closed === null && <g><line x1={x(burndown.until)} x2={x(burndown.until)} y1={22} y2={HEIGHT} stroke="var(--brass)" strokeWidth={2.4} /><text x={x(burndown.until)} y={16} textAnchor="middle" style={{ fill: "var(--brass-ink)", fontWeight: 600 }}>now</text></g>}
-        {!drawn.small && Math.abs(behind) > most * 0.03 && <g><line x1={x(burndown.until) + 12} x2={x(burndown.until) + 12} y1={y(level)} y2={y(paceNow)} stroke="var(--ink)" strokeWidth={1.5} /><text x={x(burndown.until) + 18} y={(y(level) + y(paceNow)) / 2 + 4} style={{ fill: "var(--ink)", fontWeight: 600 }}>{told(Math.abs(behind).toFixed(1))} {behind > 0 ? "behind" : "ahead"}</text></g>}
+        {burndown.steps.map(
+          (step, i) =>
+            step.cause === "added" && (
+              <g
+                key={i}
+                {...opens(
+                  {
+                    path: [`s${i}`],
+                    label: `${step.key} added`,
+                    value: Number(step.amount),
+                    words: told(step.amount),
+                    percent: null,
+                    written: "",
+                    color: "c4",
+                    soFar: false,
+                  },
+                  drawn,
+                )}
+              >
+                <title>{`${step.key} added: ${told(step.amount)}`}</title>
+                <line
+                  x1={x(step.at)}
+                  x2={x(step.at)}
+                  y1={y(Number(step.remaining) - Number(step.amount))}
+                  y2={y(Number(step.remaining))}
+                  stroke="var(--c4)"
+                  strokeWidth={5}
+                />
+                {!drawn.small && (
+                  <text
+                    x={x(step.at) + 6}
+                    y={y(Number(step.remaining)) - 4}
+                    style={{ fill: "var(--ink)", fontWeight: 600 }}
+                  >
+                    +{told(step.amount)}
+                  </text>
+                )}
+              </g>
+            ),
+        )}
+        {answer.span!.closed === null && (
+          <g>
+            <line
+              x1={x(burndown.until)}
+              x2={x(burndown.until)}
+              y1={22}
+              y2={HEIGHT}
+              stroke="var(--brass)"
+              strokeWidth={2.4}
+            />
+            <text
+              x={x(burndown.until)}
+              y={16}
+              textAnchor="middle"
+              style={{ fill: "var(--brass-ink)", fontWeight: 600 }}
+            >
+              now
+            </text>
+          </g>
+        )}
+        {!drawn.small && Math.abs(behind) > most * 0.03 && (
+          <g>
+            <line
+              x1={x(burndown.until) + 12}
+              x2={x(burndown.until) + 12}
+              y1={y(level)}
+              y2={y(paceNow)}
+              stroke="var(--ink)"
+              strokeWidth={1.5}
+            />
+            <text
+              x={x(burndown.until) + 18}
+              y={(y(level) + y(paceNow)) / 2 + 4}
+              style={{ fill: "var(--ink)", fontWeight: 600 }}
+            >
+              {told(Math.abs(behind).toFixed(1))} {behind > 0 ? "behind" : "ahead"}
+            </text>
+          </g>
+        )}
         <line x1={LEFT} x2={WIDTH - 24} y1={y(0)} y2={y(0)} stroke="var(--ink)" strokeWidth={1.5} />
       </svg>
     </div>

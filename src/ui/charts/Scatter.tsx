@@ -1,5 +1,13 @@
 "use client";
-import { CartesianGrid, ResponsiveContainer, Scatter as Points, ScatterChart, XAxis, YAxis, ZAxis } from "recharts";
+import {
+  CartesianGrid,
+  ResponsiveContainer,
+  Scatter as Points,
+  ScatterChart,
+  XAxis,
+  YAxis,
+  ZAxis,
+} from "recharts";
 import type { Figure } from "@/core/figure";
 import { fill, labelsThatFit, markId, opens, ticksTo, type Drawn } from "./drawing";
 
@@ -7,41 +15,132 @@ import { fill, labelsThatFit, markId, opens, ticksTo, type Drawn } from "./drawi
 const USUAL = { width: 790, height: 290 };
 
 /** A point for each group by two measures; with a third, its size. */
-export function Scatter({ figure, drawn, sized }: { figure: Figure; drawn: Drawn; sized: boolean }) {
-  const points = figure.rows.map((row, index) => ({ index, x: row.measures[0]?.value ?? null, y: row.measures[1]?.value ?? null, z: row.measures[2]?.value ?? 1 })).filter((point) => point.x !== null && point.y !== null);
-  const axis = (pick: (point: (typeof points)[number]) => number | null) => ticksTo(Math.max(0, ...points.map((point) => pick(point) ?? 0)));
+export function Scatter({
+  figure,
+  drawn,
+  sized,
+}: {
+  figure: Figure;
+  drawn: Drawn;
+  sized: boolean;
+}) {
+  const points = figure.rows
+    .map((row, index) => ({
+      index,
+      x: row.measures[0]?.value ?? null,
+      y: row.measures[1]?.value ?? null,
+      z: row.measures[2]?.value ?? 1,
+    }))
+    .filter((point) => point.x !== null && point.y !== null);
+  const axis = (pick: (point: (typeof points)[number]) => number | null) =>
+    ticksTo(Math.max(0, ...points.map((point) => pick(point) ?? 0)));
   const [across, up] = [axis((point) => point.x), axis((point) => point.y)];
   const largest = Math.max(1, ...points.map((point) => point.z));
   const radiusOf = (z: number) => (sized ? 5 + 25 * Math.sqrt(z / largest) : 7);
   const shortened = (label: string) => (label.length > 18 ? `${label.slice(0, 17)}…` : label);
-  const named = labelsThatFit(points.map(({ index, x, y, z }) => ({ x: (x! / across[across.length - 1]) * USUAL.width, y: USUAL.height * (1 - y! / up[up.length - 1]), radius: radiusOf(z), words: shortened(figure.rows[index].label) })));
+  const named = labelsThatFit(
+    points.map(({ index, x, y, z }) => ({
+      x: (x! / across[across.length - 1]) * USUAL.width,
+      y: USUAL.height * (1 - y! / up[up.length - 1]),
+      radius: radiusOf(z),
+      words: shortened(figure.rows[index].label),
+    })),
+  );
   const unplaced = figure.rows.length - points.length;
   return (
     <>
-      <div role="group" aria-label={drawn.label} style={{ width: "100%", height: drawn.small ? "100%" : 350, minHeight: 140, flex: 1 }}>
-        <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 600, height: 300 }}>
-          <ScatterChart margin={{ top: 14, right: 24, bottom: 6, left: 0 }} accessibilityLayer={false}>
+      <div
+        role="group"
+        aria-label={drawn.label}
+        style={{ width: "100%", height: drawn.small ? "100%" : 350, minHeight: 140, flex: 1 }}
+      >
+        <ResponsiveContainer
+          width="100%"
+          height="100%"
+          initialDimension={{ width: 600, height: 300 }}
+        >
+          <ScatterChart
+            margin={{ top: 14, right: 24, bottom: 6, left: 0 }}
+            accessibilityLayer={false}
+          >
             <CartesianGrid stroke="var(--grid)" />
-            <XAxis type="number" dataKey="x" domain={[0, across[across.length - 1]]} ticks={across} axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }} tickLine={false} tick={{ fontSize: 12 }} height={42} label={{ value: figure.measures[0]?.label, position: "insideBottom", fontSize: 12.5, fontWeight: 600 }} />
-            <YAxis type="number" dataKey="y" domain={[0, up[up.length - 1]]} ticks={up} axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }} tickLine={false} tick={{ fontSize: 12 }} width={64} label={{ value: figure.measures[1]?.label, angle: -90, position: "insideLeft", fontSize: 12.5, fontWeight: 600, style: { textAnchor: "middle" } }} />
+            <XAxis
+              type="number"
+              dataKey="x"
+              domain={[0, across[across.length - 1]]}
+              ticks={across}
+              axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }}
+              tickLine={false}
+              tick={{ fontSize: 12 }}
+              height={42}
+              label={{
+                value: figure.measures[0]?.label,
+                position: "insideBottom",
+                fontSize: 12.5,
+                fontWeight: 600,
+              }}
+            />
+            <YAxis
+              type="number"
+              dataKey="y"
+              domain={[0, up[up.length - 1]]}
+              ticks={up}
+              axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }}
+              tickLine={false}
+              tick={{ fontSize: 12 }}
+              width={64}
+              label={{
+                value: figure.measures[1]?.label,
+                angle: -90,
+                position: "insideLeft",
+                fontSize: 12.5,
+                fontWeight: 600,
+                style: { textAnchor: "middle" },
+              }}
+            />
             <ZAxis dataKey="z" range={[60, 60]} />
-            <Points data={points} isAnimationActive={false} shape={(point: { cx?: number; cy?: number; payload?: (typeof points)[number] }) => {
-              const row = figure.rows[point.payload!.index];
-              if (!row) return <g />;
-              const radius = radiusOf(point.payload!.z);
-              const words = row.measures.map((mark) => mark.words).join(", ");
-              return (
-                <g {...opens({ ...row, words }, drawn)}>
-                  <title>{`${row.label}: ${row.measures.map((mark, i) => `${figure.measures[i].label} ${mark.words}`).join(", ")}`}</title>
-                  <circle cx={point.cx} cy={point.cy} r={radius} fill={fill(row.color)} fillOpacity={sized ? 0.72 : 0.95} stroke={drawn.opened === markId(row) ? "var(--brass)" : "var(--salt)"} strokeWidth={drawn.opened === markId(row) ? 4 : 1.5} />
-                  {!drawn.small && drawn.dress.labels !== "none" && named.has(points.findIndex(({ index }) => index === point.payload!.index)) && <text x={(point.cx ?? 0) + radius + 4} y={(point.cy ?? 0) + 4}>{shortened(row.label)}</text>}
-                </g>
-              );
-            }} />
+            <Points
+              data={points}
+              isAnimationActive={false}
+              shape={(point: { cx?: number; cy?: number; payload?: (typeof points)[number] }) => {
+                const row = figure.rows[point.payload!.index];
+                if (!row) return <g />;
+                const radius = radiusOf(point.payload!.z);
+                const words = row.measures.map((mark) => mark.words).join(", ");
+                return (
+                  <g {...opens({ ...row, words }, drawn)}>
+                    <title>{`${row.label}: ${row.measures.map((mark, i) => `${figure.measures[i].label} ${mark.words}`).join(", ")}`}</title>
+                    <circle
+                      cx={point.cx}
+                      cy={point.cy}
+                      r={radius}
+                      fill={fill(row.color)}
+                      fillOpacity={sized ? 0.72 : 0.95}
+                      stroke={drawn.opened === markId(row) ? "var(--brass)" : "var(--salt)"}
+                      strokeWidth={drawn.opened === markId(row) ? 4 : 1.5}
+                    />
+                    {!drawn.small &&
+                      drawn.dress.labels !== "none" &&
+                      named.has(
+                        points.findIndex(({ index }) => index === point.payload!.index),
+                      ) && (
+                        <text x={(point.cx ?? 0) + radius + 4} y={(point.cy ?? 0) + 4}>
+                          {shortened(row.label)}
+                        </text>
+                      )}
+                  </g>
+                );
+              }}
+            />
           </ScatterChart>
         </ResponsiveContainer>
       </div>
-      {unplaced > 0 && <p style={{ color: "var(--ink-2)", fontSize: 12.5 }}>{unplaced === 1 ? "1 group has" : `${unplaced} groups have`} no value on one of the axes; the table has them.</p>}
+      {unplaced > 0 && (
+        <p style={{ color: "var(--ink-2)", fontSize: 12.5 }}>
+          {unplaced === 1 ? "1 group has" : `${unplaced} groups have`} no value on one of the axes;
+          the table has them.
+        </p>
+      )}
     </>
   );
 }

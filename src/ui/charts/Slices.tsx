@@ -5,12 +5,65 @@ import type { Figure, Mark } from "@/core/figure";
 import { type Drawn, fill, fillOf, inkOn, markId, opens, tipOf } from "./drawing";
 
 const Side = styled.div<{ $small?: boolean }>`
-  display: grid; grid-template-columns: minmax(${(p) => (p.$small ? 130 : 220)}px, ${(p) => (p.$small ? "1fr" : "300px")}) minmax(0, ${(p) => (p.$small ? "1.25fr" : "460px")}); gap: ${(p) => (p.$small ? 10 : 36)}px; align-items: center; flex: 1; min-height: 0; overflow: hidden;
-  table { border-collapse: collapse; width: 100%; font-size: ${(p) => (p.$small ? 12.5 : 13.5)}px; }
-  th { text-align: left; font-weight: 500; color: var(--ink-2); font-size: 12.5px; height: 26px; } td { height: ${(p) => (p.$small ? 23 : 31)}px; border-top: 1px solid var(--line); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; max-width: 0; } td:first-child { width: 60%; } .r { text-align: right; }
-  td i { display: inline-block; width: 12px; height: 12px; margin-right: 9px; } td.n { font: 520 ${(p) => (p.$small ? 15 : 18)}px/1 var(--serif); } tr.all td { border-top: 2.5px solid var(--ink); font-weight: 650; }
-  button[data-slice] { cursor: pointer; max-width: 100%; overflow: hidden; text-overflow: ellipsis; }
-  @media (max-width: 700px) { grid-template-columns: 1fr; overflow: auto; }
+  display: grid;
+  grid-template-columns: minmax(
+      ${(p) => (p.$small ? 130 : 220)}px,
+      ${(p) => (p.$small ? "1fr" : "300px")}
+    ) minmax(0, ${(p) => (p.$small ? "1.25fr" : "460px")});
+  gap: ${(p) => (p.$small ? 10 : 36)}px;
+  align-items: center;
+  flex: 1;
+  min-height: 0;
+  overflow: hidden;
+  table {
+    border-collapse: collapse;
+    width: 100%;
+    font-size: ${(p) => (p.$small ? 12.5 : 13.5)}px;
+  }
+  th {
+    text-align: left;
+    font-weight: 500;
+    color: var(--ink-2);
+    font-size: 12.5px;
+    height: 26px;
+  }
+  td {
+    height: ${(p) => (p.$small ? 23 : 31)}px;
+    border-top: 1px solid var(--line);
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+    max-width: 0;
+  }
+  td:first-child {
+    width: 60%;
+  }
+  .r {
+    text-align: right;
+  }
+  td i {
+    display: inline-block;
+    width: 12px;
+    height: 12px;
+    margin-right: 9px;
+  }
+  td.n {
+    font: 520 ${(p) => (p.$small ? 15 : 18)}px / 1 var(--serif);
+  }
+  tr.all td {
+    border-top: 2.5px solid var(--ink);
+    font-weight: 650;
+  }
+  button[data-slice] {
+    cursor: pointer;
+    max-width: 100%;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  @media (max-width: 700px) {
+    grid-template-columns: 1fr;
+    overflow: auto;
+  }
 `;
 
 interface Sector {
@@ -24,34 +77,114 @@ interface Sector {
 }
 
 /** A pie or a donut, its parts as a table beside it. */
-export function Slices({ figure, hole, drawn, measure }: { figure: Figure; hole: boolean; drawn: Drawn; measure: string }) {
+export function Slices({
+  figure,
+  hole,
+  drawn,
+  measure,
+}: {
+  figure: Figure;
+  hole: boolean;
+  drawn: Drawn;
+  measure: string;
+}) {
   const rows = figure.rows.filter((row) => row.value !== null && row.value > 0);
   const data = rows.map((row, index) => ({ index, value: row.value }));
   const hasShares = rows.some((row) => row.percent !== null);
   const shown = drawn.small ? figure.rows.slice(0, 7) : figure.rows;
   return (
     <Side $small={drawn.small}>
-      <div role="group" aria-label={drawn.label} style={{ height: drawn.small ? "100%" : 280, minHeight: 130, position: "relative" }}>
-        <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 280, height: 280 }}>
+      <div
+        role="group"
+        aria-label={drawn.label}
+        style={{ height: drawn.small ? "100%" : 280, minHeight: 130, position: "relative" }}
+      >
+        <ResponsiveContainer
+          width="100%"
+          height="100%"
+          initialDimension={{ width: 280, height: 280 }}
+        >
           <PieChart accessibilityLayer={false}>
-            <Pie data={data} dataKey="value" innerRadius={hole ? "58%" : 0} outerRadius="94%" startAngle={90} endAngle={-270} isAnimationActive={false} stroke="none" shape={(sector: Sector) => <Slice sector={sector} mark={rows[sector.payload!.index]} drawn={drawn} />} />
+            <Pie
+              data={data}
+              dataKey="value"
+              innerRadius={hole ? "58%" : 0}
+              outerRadius="94%"
+              startAngle={90}
+              endAngle={-270}
+              isAnimationActive={false}
+              stroke="none"
+              shape={(sector: Sector) => (
+                <Slice sector={sector} mark={rows[sector.payload!.index]} drawn={drawn} />
+              )}
+            />
           </PieChart>
         </ResponsiveContainer>
-        {hole && <div aria-hidden style={{ position: "absolute", inset: 0, display: "grid", placeContent: "center", textAlign: "center", pointerEvents: "none" }}><span style={{ font: `540 ${drawn.small ? 28 : 44}px/1 var(--serif)` }}>{figure.total.words}</span><span style={{ color: "var(--ink-3)" }}>{measure}</span></div>}
+        {hole && (
+          <div
+            aria-hidden
+            style={{
+              position: "absolute",
+              inset: 0,
+              display: "grid",
+              placeContent: "center",
+              textAlign: "center",
+              pointerEvents: "none",
+            }}
+          >
+            <span style={{ font: `540 ${drawn.small ? 28 : 44}px/1 var(--serif)` }}>
+              {figure.total.words}
+            </span>
+            <span style={{ color: "var(--ink-3)" }}>{measure}</span>
+          </div>
+        )}
       </div>
       <div style={{ overflow: "hidden", maxHeight: "100%" }}>
         <table>
-          <caption style={{ position: "absolute", clip: "rect(0 0 0 0)", width: 1, height: 1, overflow: "hidden" }}>{drawn.label}</caption>
+          <caption
+            style={{
+              position: "absolute",
+              clip: "rect(0 0 0 0)",
+              width: 1,
+              height: 1,
+              overflow: "hidden",
+            }}
+          >
+            {drawn.label}
+          </caption>
           <tbody>
             {shown.map((row) => (
-              <tr key={row.path.join("/")} style={drawn.opened === markId(row) ? { boxShadow: "inset 0 2.5px 0 var(--brass), inset 0 -2.5px 0 var(--brass)" } : undefined}>
-                <td><button data-slice onClick={() => drawn.onOpen(row)}><i style={{ background: fill(row.color) }} />{row.label}</button></td>
+              <tr
+                key={row.path.join("/")}
+                style={
+                  drawn.opened === markId(row)
+                    ? { boxShadow: "inset 0 2.5px 0 var(--brass), inset 0 -2.5px 0 var(--brass)" }
+                    : undefined
+                }
+              >
+                <td>
+                  <button data-slice onClick={() => drawn.onOpen(row)}>
+                    <i style={{ background: fill(row.color) }} />
+                    {row.label}
+                  </button>
+                </td>
                 <td className="r n">{row.words}</td>
                 {hasShares && <td className="r">{row.percent} %</td>}
               </tr>
             ))}
-            {figure.rows.length > shown.length && <tr><td>and {figure.rows.length - shown.length} more</td><td /></tr>}
-            {!drawn.small && <tr className="all"><td>All</td><td className="r n">{figure.total.words}</td>{hasShares && <td />}</tr>}
+            {figure.rows.length > shown.length && (
+              <tr>
+                <td>and {figure.rows.length - shown.length} more</td>
+                <td />
+              </tr>
+            )}
+            {!drawn.small && (
+              <tr className="all">
+                <td>All</td>
+                <td className="r n">{figure.total.words}</td>
+                {hasShares && <td />}
+              </tr>
+            )}
           </tbody>
         </table>
       </div>
@@ -62,22 +195,49 @@ export function Slices({ figure, hole, drawn, measure }: { figure: Figure; hole:
 function Slice({ sector, mark, drawn }: { sector: Sector; mark: Mark; drawn: Drawn }) {
   const { cx = 0, cy = 0, innerRadius = 0, outerRadius = 0, startAngle = 0, endAngle = 0 } = sector;
   const middle = (startAngle + endAngle) / 2;
-  const at = (angle: number, radius: number) => [cx + radius * Math.cos((-angle * Math.PI) / 180), cy + radius * Math.sin((-angle * Math.PI) / 180)];
+  const at = (angle: number, radius: number) => [
+    cx + radius * Math.cos((-angle * Math.PI) / 180),
+    cy + radius * Math.sin((-angle * Math.PI) / 180),
+  ];
   const isOpen = drawn.opened === markId(mark);
   const wide = Math.abs(startAngle - endAngle);
   const [tx, ty] = at(middle, innerRadius ? (innerRadius + outerRadius) / 2 : outerRadius * 0.66);
   return (
     <g {...opens(mark, drawn)}>
       <title>{tipOf(mark, drawn)}</title>
-      <path d={ring(at, innerRadius, outerRadius, startAngle, endAngle)} fill={fillOf(mark.color, drawn)} stroke={isOpen ? "var(--brass)" : "var(--salt)"} strokeWidth={isOpen ? 4 : 2} />
-      {wide > 16 && !drawn.small && mark.written && <text x={tx} y={ty + 4} textAnchor="middle" style={{ fill: inkOn(mark.color), fontWeight: 560 }}>{wide > 34 ? mark.written : mark.words}</text>}
+      <path
+        d={ring(at, innerRadius, outerRadius, startAngle, endAngle)}
+        fill={fillOf(mark.color, drawn)}
+        stroke={isOpen ? "var(--brass)" : "var(--salt)"}
+        strokeWidth={isOpen ? 4 : 2}
+      />
+      {wide > 16 && !drawn.small && mark.written && (
+        <text
+          x={tx}
+          y={ty + 4}
+          textAnchor="middle"
+          style={{ fill: inkOn(mark.color), fontWeight: 560 }}
+        >
+          {wide > 34 ? mark.written : mark.words}
+        </text>
+      )}
     </g>
   );
 }
 
 /** The outline of a slice; a whole circle as two halves. */
-export function ring(at: (angle: number, radius: number) => number[], inner: number, outer: number, start: number, end: number): string {
-  if (Math.abs(start - end) >= 359.99) return ring(at, inner, outer, start, start - 180) + ring(at, inner, outer, start - 180, start - 359.98);
+export function ring(
+  at: (angle: number, radius: number) => number[],
+  inner: number,
+  outer: number,
+  start: number,
+  end: number,
+): string {
+  if (Math.abs(start - end) >= 359.99)
+    return (
+      ring(at, inner, outer, start, start - 180) +
+      ring(at, inner, outer, start - 180, start - 359.98)
+    );
   const large = Math.abs(start - end) > 180 ? 1 : 0;
   const point = (angle: number, radius: number) => at(angle, radius).join(" ");
   return inner > 0

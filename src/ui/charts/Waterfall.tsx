@@ -7,39 +7,154 @@ const PLACE = 96;
 const HEIGHT = 300;
 
 /** Why a level moved: the first level, each signed cause, the second level. A cause opens its items. */
-export function Waterfall({ answer, drawn, labels }: { answer: BridgeAnswer; drawn: Drawn; labels: readonly [string, string] }) {
+export function Waterfall({
+  answer,
+  drawn,
+  labels,
+}: {
+  answer: BridgeAnswer;
+  drawn: Drawn;
+  labels: readonly [string, string];
+}) {
   const unit = answer.measure.unit;
-  const steps: { label: string; from: number; to: number; kind: "level" | "in" | "out"; words: string; key: string | null; about: string }[] = [];
+  const steps: {
+    label: string;
+    from: number;
+    to: number;
+    kind: "level" | "in" | "out";
+    words: string;
+    key: string | null;
+    about: string;
+  }[] = [];
   let at = Number(answer.levelFrom);
-  steps.push({ label: labels[0], from: 0, to: at, kind: "level", words: valueWords(answer.levelFrom, unit, drawn.dress), key: null, about: "level" });
+  steps.push({
+    label: labels[0],
+    from: 0,
+    to: at,
+    kind: "level",
+    words: valueWords(answer.levelFrom, unit, drawn.dress),
+    key: null,
+    about: "level",
+  });
   answer.parts.forEach((part, i) => {
     const amount = Number(part.amount);
-    steps.push({ label: part.cause, from: at, to: at + amount, kind: amount < 0 ? "out" : "in", words: `${amount > 0 ? "+" : ""}${valueWords(part.amount, unit, drawn.dress)}`, key: `p${i}`, about: part.fields.join(", ") });
+    steps.push({
+      label: part.cause,
+      from: at,
+      to: at + amount,
+      kind: amount < 0 ? "out" : "in",
+      words: `${amount > 0 ? "+" : ""}${valueWords(part.amount, unit, drawn.dress)}`,
+      key: `p${i}`,
+      about: part.fields.join(", "),
+    });
     at += amount;
   });
-  steps.push({ label: labels[1], from: 0, to: Number(answer.levelTo), kind: "level", words: valueWords(answer.levelTo, unit, drawn.dress), key: null, about: "level" });
+  steps.push({
+    label: labels[1],
+    from: 0,
+    to: Number(answer.levelTo),
+    kind: "level",
+    words: valueWords(answer.levelTo, unit, drawn.dress),
+    key: null,
+    about: "level",
+  });
   const most = Math.max(1, ...steps.flatMap((step) => [step.from, step.to]));
   const ticks = ticksTo(most);
   const y = (value: number) => 24 + (HEIGHT - 24) * (1 - value / ticks[ticks.length - 1]);
   const width = steps.length * PLACE + 50;
   return (
     <div style={{ overflow: "auto", flex: 1 }} role="group" aria-label={drawn.label}>
-      <svg width={Math.max(width, 420)} height={HEIGHT + 62} viewBox={`0 0 ${Math.max(width, 420)} ${HEIGHT + 62}`}>
-        {ticks.map((tick) => <g key={tick}><line x1={44} x2={width} y1={y(tick)} y2={y(tick)} stroke="var(--grid)" /><text x={38} y={y(tick) + 4} textAnchor="end">{tick}</text></g>)}
+      <svg
+        width={Math.max(width, 420)}
+        height={HEIGHT + 62}
+        viewBox={`0 0 ${Math.max(width, 420)} ${HEIGHT + 62}`}
+      >
+        {ticks.map((tick) => (
+          <g key={tick}>
+            <line x1={44} x2={width} y1={y(tick)} y2={y(tick)} stroke="var(--grid)" />
+            <text x={38} y={y(tick) + 4} textAnchor="end">
+              {tick}
+            </text>
+          </g>
+        ))}
         <line x1={44} x2={width} y1={y(0)} y2={y(0)} stroke="var(--ink)" strokeWidth={1.5} />
         {steps.map((step, i) => {
           const x = 56 + i * PLACE;
           const [top, bottom] = [y(Math.max(step.from, step.to)), y(Math.min(step.from, step.to))];
-          const mark = { path: step.key === null ? [] : [step.key], label: `${step.label}${step.about && step.key ? `: ${step.about}` : ""}`, value: step.to - step.from, words: step.words, percent: null, written: step.words, color: "c1" as const, soFar: false };
+          const mark = {
+            path: step.key === null ? [] : [step.key],
+            label: `${step.label}${step.about && step.key ? `: ${step.about}` : ""}`,
+            value: step.to - step.from,
+            words: step.words,
+            percent: null,
+            written: step.words,
+            color: "c1" as const,
+            soFar: false,
+          };
           const isOpen = step.key !== null && drawn.opened?.includes(`"${step.key}"`);
-          const box = <rect x={x} y={top} width={PLACE - 30} height={Math.max(bottom - top, 2)} fill={step.kind === "level" ? "var(--ink)" : step.kind === "in" ? "var(--c1)" : "var(--c4)"} stroke={isOpen ? "var(--brass)" : "none"} strokeWidth={4} />;
+          const box = (
+            <rect
+              x={x}
+              y={top}
+              width={PLACE - 30}
+              height={Math.max(bottom - top, 2)}
+              fill={
+                step.kind === "level"
+                  ? "var(--ink)"
+                  : step.kind === "in"
+                    ? "var(--c1)"
+                    : "var(--c4)"
+              }
+              stroke={isOpen ? "var(--brass)" : "none"}
+              strokeWidth={4}
+            />
+          );
           return (
             <g key={i}>
-              {i < steps.length - 1 && <line x1={x + PLACE - 30} x2={x + PLACE} y1={y(step.to)} y2={y(step.to)} stroke="var(--ink-3)" strokeDasharray="2 3" />}
-              {step.key === null ? box : <g {...opens(mark, drawn)}><title>{`${mark.label}: ${step.words}`}</title>{box}</g>}
-              <text x={x + (PLACE - 30) / 2} y={top - 7} textAnchor="middle" style={{ font: "520 18px var(--serif)", fill: "var(--ink)" }}>{step.words}</text>
-              <text x={x + (PLACE - 30) / 2} y={HEIGHT + 20} textAnchor="middle" style={{ fontWeight: 600, fill: "var(--ink)" }}>{step.label}</text>
-              {step.about && step.key && <text x={x + (PLACE - 30) / 2} y={HEIGHT + 36} textAnchor="middle" style={{ fontSize: 11 }}>{step.about.length > 18 ? `${step.about.slice(0, 17)}…` : step.about}</text>}
+              {i < steps.length - 1 && (
+                <line
+                  x1={x + PLACE - 30}
+                  x2={x + PLACE}
+                  y1={y(step.to)}
+                  y2={y(step.to)}
+                  stroke="var(--ink-3)"
+                  strokeDasharray="2 3"
+                />
+              )}
+              {step.key === null ? (
+                box
+              ) : (
+                <g {...opens(mark, drawn)}>
+                  <title>{`${mark.label}: ${step.words}`}</title>
+                  {box}
+                </g>
+              )}
+              <text
+                x={x + (PLACE - 30) / 2}
+                y={top - 7}
+                textAnchor="middle"
+                style={{ font: "520 18px var(--serif)", fill: "var(--ink)" }}
+              >
+                {step.words}
+              </text>
+              <text
+                x={x + (PLACE - 30) / 2}
+                y={HEIGHT + 20}
+                textAnchor="middle"
+                style={{ fontWeight: 600, fill: "var(--ink)" }}
+              >
+                {step.label}
+              </text>
+              {step.about && step.key && (
+                <text
+                  x={x + (PLACE - 30) / 2}
+                  y={HEIGHT + 36}
+                  textAnchor="middle"
+                  style={{ fontSize: 11 }}
+                >
+                  {step.about.length > 18 ? `${step.about.slice(0, 17)}…` : step.about}
+                </text>
+              )}
             </g>
           );
         })}

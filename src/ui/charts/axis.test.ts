@@ -29,7 +29,8 @@ describe("the place under the pointer", () => {
     for (const isBand of [true, false]) {
       const axis = { points: 7, margins, isBand };
       for (let place = 0; place < 7; place += 1) {
-        const [, px, less, share] = /^calc\(([\d.]+)px \+ \(100% - ([\d.]+)px\) \* ([\d.e-]+)\)$/.exec(xOf(place, axis))!;
+        const [, px, less, share] =
+          /^calc\(([\d.]+)px \+ \(100% - ([\d.]+)px\) \* ([\d.e-]+)\)$/.exec(xOf(place, axis))!;
         expect(placeOf(Number(px) + (650 - Number(less)) * Number(share), 650, axis)).toBe(place);
       }
     }

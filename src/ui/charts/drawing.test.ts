@@ -24,7 +24,11 @@ describe("axes", () => {
     );
   });
   test("the ink on a colour is the one made for it", () => {
-    expect([inkOn("c3"), inkOn("r4"), inkOn("ghost")]).toEqual(["var(--o3)", "var(--q4)", "var(--ink)"]);
+    expect([inkOn("c3"), inkOn("r4"), inkOn("ghost")]).toEqual([
+      "var(--o3)",
+      "var(--q4)",
+      "var(--ink)",
+    ]);
   });
   test("a mark is told from its parts", () => {
     expect(markId({ path: ["v1"] })).not.toBe(markId({ path: ["v1"], split: "v2" }));
@@ -32,8 +36,15 @@ describe("axes", () => {
 });
 
 test("of names that would cover one another, that of the largest point is kept", () => {
-  const point = (x: number, y: number, radius: number) => ({ x, y, radius, words: "Tove Lindqvist" });
-  expect([...labelsThatFit([point(0, 0, 4), point(10, 4, 9), point(0, 60, 4)])].sort()).toEqual([1, 2]);
+  const point = (x: number, y: number, radius: number) => ({
+    x,
+    y,
+    radius,
+    words: "Tove Lindqvist",
+  });
+  expect([...labelsThatFit([point(0, 0, 4), point(10, 4, 9), point(0, 60, 4)])].sort()).toEqual([
+    1, 2,
+  ]);
   expect(labelsThatFit([]).size).toBe(0);
 });
 test("whole values have whole steps", () => {
@@ -42,7 +53,10 @@ test("whole values have whole steps", () => {
   expect(ticksTo(12.4)[1]).toBe(2.5);
 });
 
-test.each([["day", day], ["night", night]] as const)("what is written on a tone is readable by %s, however deep", (_theme, tokens) => {
+test.each([
+  ["day", day],
+  ["night", night],
+] as const)("what is written on a tone is readable by %s, however deep", (_theme, tokens) => {
   for (let share = 0; share <= 1.0001; share += 0.02) {
     const ground = formatHex(interpolate([tokens.salt, tokens.c1], "rgb")(depthOf(share) / 100));
     const ink = inkOfShare(share) === "var(--deep)" ? tokens.deep : tokens.ink;

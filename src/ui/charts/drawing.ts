@@ -12,28 +12,51 @@ export interface Drawn {
 }
 
 /** Sizes of labels, in px. */
-export const LABEL_PX: Readonly<Record<Dress["labelSize"], number>> = { small: 10.5, usual: 12, large: 15 };
-export const LINE_PX: Readonly<Record<Dress["weight"], number>> = { thin: 1.6, usual: 2.6, bold: 4 };
+export const LABEL_PX: Readonly<Record<Dress["labelSize"], number>> = {
+  small: 10.5,
+  usual: 12,
+  large: 15,
+};
+export const LINE_PX: Readonly<Record<Dress["weight"], number>> = {
+  thin: 1.6,
+  usual: 2.6,
+  bold: 4,
+};
 
 export const fill = (color: Color): string => `var(--${color})`;
 /** A colour, or its texture where the viewer or the page asks for textures. */
-export const fillOf = (color: Color, drawn: Pick<Drawn, "dress">): string => (drawn.dress.textures && /^c[2-8]$/.test(color) ? `url(#texture-${color})` : fill(color));
+export const fillOf = (color: Color, drawn: Pick<Drawn, "dress">): string =>
+  drawn.dress.textures && /^c[2-8]$/.test(color) ? `url(#texture-${color})` : fill(color);
 const INK_ON: Record<string, string> = { ghost: "var(--ink)", "ink-3": "var(--paper)" };
 /** The ink that reads on a colour. */
-export const inkOn = (color: Color): string => INK_ON[color] ?? `var(--${color.startsWith("r") ? "q" : "o"}${color.slice(1)})`;
-export const markId = (mark: Pick<Mark, "path" | "split" | "measure" | "record">): string => JSON.stringify([mark.path, mark.split ?? null, mark.measure ?? 0, mark.record ?? null]);
+export const inkOn = (color: Color): string =>
+  INK_ON[color] ?? `var(--${color.startsWith("r") ? "q" : "o"}${color.slice(1)})`;
+export const markId = (mark: Pick<Mark, "path" | "split" | "measure" | "record">): string =>
+  JSON.stringify([mark.path, mark.split ?? null, mark.measure ?? 0, mark.record ?? null]);
 
 /** What is said while the pointer rests on a mark: the builder's own words first. */
-export const tipOf = (mark: Mark, { dress }: Drawn): string => `${dress.hover ? `${dress.hover} ` : ""}${mark.label}${mark.about ? `, ${mark.about}` : ""}: ${mark.words}${mark.percent ? ` (${mark.percent} %)` : ""}${mark.change ? `, ${mark.change}` : ""}`;
+export const tipOf = (mark: Mark, { dress }: Drawn): string =>
+  `${dress.hover ? `${dress.hover} ` : ""}${mark.label}${mark.about ? `, ${mark.about}` : ""}: ${mark.words}${mark.percent ? ` (${mark.percent} %)` : ""}${mark.change ? `, ${mark.change}` : ""}`;
 
 /** The title of the axis of groups, where the builder gave one, and the room that it takes in px. */
-export const groupAxis = ({ dress, small }: Drawn) => ({ room: dress.groupTitle && !small ? 18 : 0, ...(dress.groupTitle && !small ? { label: { value: dress.groupTitle, position: "insideBottom" as const, fontSize: 12 } } : {}) });
+export const groupAxis = ({ dress, small }: Drawn) => ({
+  room: dress.groupTitle && !small ? 18 : 0,
+  ...(dress.groupTitle && !small
+    ? { label: { value: dress.groupTitle, position: "insideBottom" as const, fontSize: 12 } }
+    : {}),
+});
 
 /** From how many stretches on a slider helps. */
 export const LONG_AXIS = 14;
-export const hasSlider = (rows: number, { dress, small }: Drawn): boolean => dress.slider && !small && rows > LONG_AXIS;
+export const hasSlider = (rows: number, { dress, small }: Drawn): boolean =>
+  dress.slider && !small && rows > LONG_AXIS;
 /** Room that the slider takes under the axis is its height. */
-export const SLIDER = { height: 22, stroke: "var(--plum)", fill: "var(--mallow)", travellerWidth: 12 } as const;
+export const SLIDER = {
+  height: 22,
+  stroke: "var(--plum)",
+  fill: "var(--mallow)",
+  travellerWidth: 12,
+} as const;
 
 /** Properties that make a drawn part a button for pointer, keys and ear. */
 export const opens = (mark: Mark, drawn: Drawn) => ({
@@ -57,9 +80,13 @@ export function ticksTo(most: number): number[] {
   if (!(most > 0)) return [0, 1];
   const rough = most / 5;
   const power = 10 ** Math.floor(Math.log10(rough));
-  const step = [1, 2, 2.5, 5, 10].map((n) => n * power).find((n) => n >= rough && (!Number.isInteger(most) || Number.isInteger(n))) ?? rough;
+  const step =
+    [1, 2, 2.5, 5, 10]
+      .map((n) => n * power)
+      .find((n) => n >= rough && (!Number.isInteger(most) || Number.isInteger(n))) ?? rough;
   const ticks = [0];
-  while (ticks[ticks.length - 1] < most) ticks.push(Number((ticks[ticks.length - 1] + step).toPrecision(12)));
+  while (ticks[ticks.length - 1] < most)
+    ticks.push(Number((ticks[ticks.length - 1] + step).toPrecision(12)));
   return ticks;
 }
 
@@ -68,20 +95,47 @@ export function ticksOver(values: readonly number[]): number[] {
   const [least, most] = [Math.min(0, ...values), Math.max(0, ...values)];
   if (least === 0) return ticksTo(most);
   const whole = values.every(Number.isInteger);
-  const [, step] = ticksTo(whole ? Math.max(most, Math.ceil((most - least) / 1.6)) : Math.max(most, (most - least) / 1.6));
+  const [, step] = ticksTo(
+    whole ? Math.max(most, Math.ceil((most - least) / 1.6)) : Math.max(most, (most - least) / 1.6),
+  );
   const [first, last] = [Math.floor(least / step), Math.max(0, Math.ceil(most / step))];
-  return Array.from({ length: last - first + 1 }, (_, i) => Number(((first + i) * step).toPrecision(12)));
+  return Array.from({ length: last - first + 1 }, (_, i) =>
+    Number(((first + i) * step).toPrecision(12)),
+  );
 }
 
 /** The names that fit beside their points without covering one another, the largest points first. Places in px. */
-export function labelsThatFit(points: readonly { readonly x: number; readonly y: number; readonly radius: number; readonly words: string }[]): ReadonlySet<number> {
+export function labelsThatFit(
+  points: readonly {
+    readonly x: number;
+    readonly y: number;
+    readonly radius: number;
+    readonly words: string;
+  }[],
+): ReadonlySet<number> {
   const boxes: { left: number; right: number; top: number; bottom: number }[] = [];
   const fits = new Set<number>();
-  const order = points.map((_, i) => i).sort((a, b) => points[b].radius - points[a].radius || points[b].y - points[a].y);
+  const order = points
+    .map((_, i) => i)
+    .sort((a, b) => points[b].radius - points[a].radius || points[b].y - points[a].y);
   for (const i of order) {
     const { x, y, radius, words } = points[i];
-    const box = { left: x + radius + 4, right: x + radius + 6 + words.length * 6.6, top: y - 8, bottom: y + 8 };
-    if (boxes.some((one) => box.left < one.right && one.left < box.right && box.top < one.bottom && one.top < box.bottom)) continue;
+    const box = {
+      left: x + radius + 4,
+      right: x + radius + 6 + words.length * 6.6,
+      top: y - 8,
+      bottom: y + 8,
+    };
+    if (
+      boxes.some(
+        (one) =>
+          box.left < one.right &&
+          one.left < box.right &&
+          box.top < one.bottom &&
+          one.top < box.bottom,
+      )
+    )
+      continue;
     boxes.push(box);
     fits.add(i);
   }
@@ -89,6 +143,7 @@ export function labelsThatFit(points: readonly { readonly x: number; readonly y:
 }
 
 /** How deep a tone is, in percent of the colour, for a share of the largest: the middle of the ramp is left out, where neither ink reads. */
-export const depthOf = (share: number): number => (share <= 0.5 ? Math.round(8 + 84 * share) : Math.round(74 + 32 * (share - 0.5)));
+export const depthOf = (share: number): number =>
+  share <= 0.5 ? Math.round(8 + 84 * share) : Math.round(74 + 32 * (share - 0.5));
 /** The ink on a tone of that share. */
 export const inkOfShare = (share: number): string => (share > 0.5 ? "var(--deep)" : "var(--ink)");

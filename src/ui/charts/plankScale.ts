@@ -13,10 +13,18 @@ export interface PlankScale {
 }
 
 /** @param ahead working days after the last of `days` */
-export function plankScale(days: ShownPace["days"], ahead: readonly string[], from: number, to: number): PlankScale {
+export function plankScale(
+  days: ShownPace["days"],
+  ahead: readonly string[],
+  from: number,
+  to: number,
+): PlankScale {
   const weights = [...days.map((day) => (day.works ? 1 : OFF)), ...ahead.map(() => 1)];
   const whole = weights.reduce((sum, weight) => sum + weight, 0);
-  const lefts = weights.map((_, i) => from + ((to - from) * weights.slice(0, i).reduce((sum, weight) => sum + weight, 0)) / whole);
+  const lefts = weights.map(
+    (_, i) =>
+      from + ((to - from) * weights.slice(0, i).reduce((sum, weight) => sum + weight, 0)) / whole,
+  );
   const widthOf = (i: number) => ((to - from) * weights[i]) / whole;
   const x = (t: number) => {
     const i = days.findIndex((day) => t < day.end);

@@ -17,15 +17,106 @@ export interface TileAnswer {
   readonly shown: ShownFigure;
 }
 
-const GROUNDS: Partial<Record<NonNullable<Report["shape"]>, string>> = { number: "var(--tide)", list: "var(--paper)" };
+const GROUNDS: Partial<Record<NonNullable<Report["shape"]>, string>> = {
+  number: "var(--tide)",
+  list: "var(--paper)",
+};
 
 const Box = styled.article<{ $ground: string }>`
-  background: ${(p) => p.$ground}; height: 100%; padding: 10px 14px 7px; display: flex; flex-direction: column; min-width: 0; overflow: hidden; position: relative;
-  .top { display: flex; align-items: center; gap: 8px; min-height: 26px; flex: none; } h3 { font: 680 14px/20px var(--sans); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; min-width: 0; }
-  .tools { position: absolute; right: 8px; top: 8px; background: inherit; display: flex; opacity: 0; padding-left: 6px; z-index: 2; background: ${(p) => p.$ground}; } &:hover .tools, &:focus-within .tools { opacity: 1; } @media (hover: none) { .tools { opacity: 1; } }
-  .tools a { width: 26px; height: 26px; display: inline-grid; place-items: center; color: var(--plum); }
-  .body { flex: 1; min-height: 0; display: flex; flex-direction: column; overflow: auto; gap: 4px; } .foot { font-size: 12px; line-height: 16px; color: var(--ink-2); display: flex; justify-content: space-between; gap: 8px; padding-top: 4px; flex: none; white-space: nowrap; overflow: hidden; }
-  table.rows { border-collapse: collapse; width: 100%; } table.rows td { border-top: 1px solid var(--line); padding: 3px 12px 3px 0; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; max-width: 0; } table.rows tr:first-child td { border-top: 0; } table.rows td:first-child { width: 74px; max-width: none; } table.rows a { font-weight: 650; } .r { text-align: right; }
+  background: ${(p) => p.$ground};
+  height: 100%;
+  padding: 10px 14px 7px;
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+  overflow: hidden;
+  position: relative;
+  .top {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    min-height: 26px;
+    flex: none;
+  }
+  h3 {
+    font: 680 14px/20px var(--sans);
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+    min-width: 0;
+  }
+  .tools {
+    position: absolute;
+    right: 8px;
+    top: 8px;
+    background: inherit;
+    display: flex;
+    opacity: 0;
+    padding-left: 6px;
+    z-index: 2;
+    background: ${(p) => p.$ground};
+  }
+  &:hover .tools,
+  &:focus-within .tools {
+    opacity: 1;
+  }
+  @media (hover: none) {
+    .tools {
+      opacity: 1;
+    }
+  }
+  .tools a {
+    width: 26px;
+    height: 26px;
+    display: inline-grid;
+    place-items: center;
+    color: var(--plum);
+  }
+  .body {
+    flex: 1;
+    min-height: 0;
+    display: flex;
+    flex-direction: column;
+    overflow: auto;
+    gap: 4px;
+  }
+  .foot {
+    font-size: 12px;
+    line-height: 16px;
+    color: var(--ink-2);
+    display: flex;
+    justify-content: space-between;
+    gap: 8px;
+    padding-top: 4px;
+    flex: none;
+    white-space: nowrap;
+    overflow: hidden;
+  }
+  table.rows {
+    border-collapse: collapse;
+    width: 100%;
+  }
+  table.rows td {
+    border-top: 1px solid var(--line);
+    padding: 3px 12px 3px 0;
+    white-space: nowrap;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    max-width: 0;
+  }
+  table.rows tr:first-child td {
+    border-top: 0;
+  }
+  table.rows td:first-child {
+    width: 74px;
+    max-width: none;
+  }
+  table.rows a {
+    font-weight: 650;
+  }
+  .r {
+    text-align: right;
+  }
 `;
 
 interface TileProps {
@@ -39,12 +130,40 @@ interface TileProps {
 }
 
 /** One tile: its report answered, its tools, its foot. A tile that fails says so and leaves the others alone. */
-export const TileBody = memo(function TileBody({ report, onOpen, onExpand, stamp, stood = "", quiet }: TileProps) {
-  const { data, error, refetch, isFetching } = useQuery({ queryKey: ["tile", report, stamp, stood], queryFn: ({ signal }) => ask<TileAnswer>("/api/room/tile", { report, ...(stood ? { stood } : {}) }, signal), staleTime: 240_000, placeholderData: keepPreviousData });
+export const TileBody = memo(function TileBody({
+  report,
+  onOpen,
+  onExpand,
+  stamp,
+  stood = "",
+  quiet,
+}: TileProps) {
+  const { data, error, refetch, isFetching } = useQuery({
+    queryKey: ["tile", report, stamp, stood],
+    queryFn: ({ signal }) =>
+      ask<TileAnswer>("/api/room/tile", { report, ...(stood ? { stood } : {}) }, signal),
+    staleTime: 240_000,
+    placeholderData: keepPreviousData,
+  });
   if (!data) {
     return (
       <Box $ground="var(--salt)" aria-busy={!error}>
-        {error ? <div role="alert" style={{ margin: "auto 0" }}><p style={{ marginBottom: 8 }}>{error.message === "There is nothing here." ? "The report of this tile is gone, or not yours to see." : error.message}</p><Button $small $look="line" onPress={() => void refetch()}>Try again</Button></div> : <p style={{ color: "var(--ink-3)", margin: "auto 0" }} role="status">Counting …</p>}
+        {error ? (
+          <div role="alert" style={{ margin: "auto 0" }}>
+            <p style={{ marginBottom: 8 }}>
+              {error.message === "There is nothing here."
+                ? "The report of this tile is gone, or not yours to see."
+                : error.message}
+            </p>
+            <Button $small $look="line" onPress={() => void refetch()}>
+              Try again
+            </Button>
+          </div>
+        ) : (
+          <p style={{ color: "var(--ink-3)", margin: "auto 0" }} role="status">
+            Counting …
+          </p>
+        )}
       </Box>
     );
   }
@@ -56,34 +175,94 @@ export const TileBody = memo(function TileBody({ report, onOpen, onExpand, stamp
         <h3>{title}</h3>
         {!quiet && (
           <div className="tools">
-            <Link href={`/reports/${report}`} aria-label={`Open the report ${title}`} title="Report"><ScrollText size={16} aria-hidden /></Link>
-            <Button $small $icon aria-label={`The records of ${title}`} onPress={() => onOpen(data, null)}><List aria-hidden /></Button>
-            {onExpand && <Button $small $icon aria-label={`Enlarge ${title}`} onPress={() => onExpand(data)}><Maximize2 aria-hidden /></Button>}
+            <Link
+              href={`/reports/${report}`}
+              aria-label={`Open the report ${title}`}
+              title="Report"
+            >
+              <ScrollText size={16} aria-hidden />
+            </Link>
+            <Button
+              $small
+              $icon
+              aria-label={`The records of ${title}`}
+              onPress={() => onOpen(data, null)}
+            >
+              <List aria-hidden />
+            </Button>
+            {onExpand && (
+              <Button $small $icon aria-label={`Enlarge ${title}`} onPress={() => onExpand(data)}>
+                <Maximize2 aria-hidden />
+              </Button>
+            )}
           </div>
         )}
       </div>
-      <div className="body" tabIndex={shown.kind === "list" ? 0 : undefined} role={shown.kind === "list" ? "region" : undefined} aria-label={shown.kind === "list" ? `${title}, rows` : undefined}>
-        {shown.kind === "list" ? <Rows shown={shown} /> : <FigureBody shown={shown} report={asked} dress={dress} measure="" title={title} opened={null} onOpen={(mark) => onOpen(data, mark)} asTable={false} small />}
+      <div
+        className="body"
+        tabIndex={shown.kind === "list" ? 0 : undefined}
+        role={shown.kind === "list" ? "region" : undefined}
+        aria-label={shown.kind === "list" ? `${title}, rows` : undefined}
+      >
+        {shown.kind === "list" ? (
+          <Rows shown={shown} />
+        ) : (
+          <FigureBody
+            shown={shown}
+            report={asked}
+            dress={dress}
+            measure=""
+            title={title}
+            opened={null}
+            onOpen={(mark) => onOpen(data, mark)}
+            asTable={false}
+            small
+          />
+        )}
       </div>
-      <div className="foot"><span>{shown.asOf.includes(":") ? `as of ${shown.asOf}` : shown.asOf}{isFetching ? " · looking again" : ""}</span><span>{footOf(shown, asked)}</span></div>
+      <div className="foot">
+        <span>
+          {shown.asOf.includes(":") ? `as of ${shown.asOf}` : shown.asOf}
+          {isFetching ? " · looking again" : ""}
+        </span>
+        <span>{footOf(shown, asked)}</span>
+      </div>
     </Box>
   );
 });
 
 function footOf(shown: ShownFigure, report: Report): string {
-  if (shown.kind === "list") return shown.records.count > shown.records.rows.length ? `${shown.records.rows.length} of ${shown.records.count}` : `${shown.records.count} in all`;
+  if (shown.kind === "list")
+    return shown.records.count > shown.records.rows.length
+      ? `${shown.records.rows.length} of ${shown.records.count}`
+      : `${shown.records.count} in all`;
   const running = shown.figure?.rows.find((row) => row.soFar);
   if (running) return `${running.label} is not over`;
-  return shown.kind === "count" && report.kind === "count" && report.by.some((group) => group.top) ? `${shown.figure.rows.filter((row) => /^[vf]/.test(row.path[row.path.length - 1])).length} shown, the rest as one` : "";
+  return shown.kind === "count" && report.kind === "count" && report.by.some((group) => group.top)
+    ? `${shown.figure.rows.filter((row) => /^[vf]/.test(row.path[row.path.length - 1])).length} shown, the rest as one`
+    : "";
 }
 
 const Rows = ({ shown }: { shown: ShownFigure & { kind: "list" } }) => (
   <table className="rows">
     <tbody>
       {shown.records.rows.map((row) => (
-        <tr key={row.id}>{row.cells.map((cell, i) => <td key={i} className={shown.records.columns[i].align === "right" ? "r" : undefined} style={shown.records.columns[i].words === "title" ? { width: "46%" } : undefined}>{i === 0 && row.key ? <Link href={`/items/${encodeURIComponent(row.key)}`}>{cell}</Link> : (cell ?? <span style={{ color: "var(--ink-3)" }}>not set</span>)}</td>)}</tr>
+        <tr key={row.id}>
+          {row.cells.map((cell, i) => (
+            <td
+              key={i}
+              className={shown.records.columns[i].align === "right" ? "r" : undefined}
+              style={shown.records.columns[i].words === "title" ? { width: "46%" } : undefined}
+            >
+              {i === 0 && row.key ? (
+                <Link href={`/items/${encodeURIComponent(row.key)}`}>{cell}</Link>
+              ) : (
+                (cell ?? <span style={{ color: "var(--ink-3)" }}>not set</span>)
+              )}
+            </td>
+          ))}
+        </tr>
       ))}
     </tbody>
   </table>
 );
-

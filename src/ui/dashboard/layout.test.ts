@@ -2,8 +2,16 @@ import fc from "fast-check";
 import { COLUMNS, type Tile } from "@/core/definition";
 import { movedUp, settleTiles, tileAfterKey } from "./layout";
 
-const tile = (id: string, x: number, y: number, w = 4, h = 3): Tile => ({ id, report: 1, x, y, w, h });
-const overlap = (a: Tile, b: Tile): boolean => a.id !== b.id && a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;
+const tile = (id: string, x: number, y: number, w = 4, h = 3): Tile => ({
+  id,
+  report: 1,
+  x,
+  y,
+  w,
+  h,
+});
+const overlap = (a: Tile, b: Tile): boolean =>
+  a.id !== b.id && a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;
 
 describe("placing tiles", () => {
   test("a tile that floats comes up", () => {
@@ -38,12 +46,25 @@ describe("placing tiles", () => {
     expect(tileAfterKey(tile("a", 0, 0), "Enter", false)).toBeNull();
   });
 
-  const tiles = fc.uniqueArray(fc.record({ x: fc.nat(10), y: fc.nat(12), w: fc.integer({ min: 2, max: 6 }), h: fc.integer({ min: 2, max: 5 }), id: fc.nat(20).map(String) }), { selector: (t) => t.id, minLength: 1, maxLength: 8 }).map((list) => list.map((t): Tile => ({ ...t, report: 1, x: Math.min(t.x, COLUMNS - t.w) })));
+  const tiles = fc
+    .uniqueArray(
+      fc.record({
+        x: fc.nat(10),
+        y: fc.nat(12),
+        w: fc.integer({ min: 2, max: 6 }),
+        h: fc.integer({ min: 2, max: 5 }),
+        id: fc.nat(20).map(String),
+      }),
+      { selector: (t) => t.id, minLength: 1, maxLength: 8 },
+    )
+    .map((list) => list.map((t): Tile => ({ ...t, report: 1, x: Math.min(t.x, COLUMNS - t.w) })));
   test("whatever is placed, no tile is lost, resized or laid over another", () => {
     fc.assert(
       fc.property(tiles, fc.nat(7), (list, pick) => {
         const settled = settleTiles(list, list[pick % list.length]);
-        expect(settled.map(({ id, w, h }) => [id, w, h])).toEqual(list.map(({ id, w, h }) => [id, w, h]));
+        expect(settled.map(({ id, w, h }) => [id, w, h])).toEqual(
+          list.map(({ id, w, h }) => [id, w, h]),
+        );
         for (const a of settled) {
           expect(a.x + a.w).toBeLessThanOrEqual(COLUMNS);
           for (const b of settled) expect(overlap(a, b)).toBe(false);

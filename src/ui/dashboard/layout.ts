@@ -1,7 +1,8 @@
 import type { Tile } from "@/core/definition";
 import { COLUMNS } from "@/core/definition";
 
-const overlap = (a: Tile, b: Tile): boolean => a.id !== b.id && a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;
+const overlap = (a: Tile, b: Tile): boolean =>
+  a.id !== b.id && a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;
 
 /** Puts one tile where it is wanted and moves what it covers down, then everything up into the gaps. */
 export function settleTiles(tiles: readonly Tile[], moved?: Tile): Tile[] {
@@ -15,7 +16,8 @@ export function settleTiles(tiles: readonly Tile[], moved?: Tile): Tile[] {
   const compact: Tile[] = [];
   for (const tile of placed.sort((a, b) => a.y - b.y || a.x - b.x)) {
     let at = { ...tile };
-    while (at.y > 0 && !compact.some((other) => overlap({ ...at, y: at.y - 1 }, other))) at = { ...at, y: at.y - 1 };
+    while (at.y > 0 && !compact.some((other) => overlap({ ...at, y: at.y - 1 }, other)))
+      at = { ...at, y: at.y - 1 };
     compact.push(at);
   }
   return tiles.map((tile) => compact.find((one) => one.id === tile.id) ?? tile);
@@ -26,12 +28,29 @@ export function tileAfterKey(tile: Tile, key: string, resize: boolean): Tile | n
   const step = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[key];
   if (!step) return null;
   const [dx, dy] = step;
-  if (resize) return { ...tile, w: Math.min(Math.max(tile.w + dx, 2), COLUMNS - tile.x), h: Math.min(Math.max(tile.h + dy, 2), 20) };
-  return { ...tile, x: Math.min(Math.max(tile.x + dx, 0), COLUMNS - tile.w), y: Math.max(tile.y + dy, 0) };
+  if (resize)
+    return {
+      ...tile,
+      w: Math.min(Math.max(tile.w + dx, 2), COLUMNS - tile.x),
+      h: Math.min(Math.max(tile.h + dy, 2), 20),
+    };
+  return {
+    ...tile,
+    x: Math.min(Math.max(tile.x + dx, 0), COLUMNS - tile.w),
+    y: Math.max(tile.y + dy, 0),
+  };
 }
 
 /** A tile that goes up changes places with what is above it. */
 export function movedUp(tiles: readonly Tile[], tile: Tile): Tile[] {
-  const above = tiles.filter((other) => other.id !== tile.id && other.x < tile.x + tile.w && tile.x < other.x + other.w && other.y < tile.y).sort((a, b) => b.y - a.y)[0];
+  const above = tiles
+    .filter(
+      (other) =>
+        other.id !== tile.id &&
+        other.x < tile.x + tile.w &&
+        tile.x < other.x + other.w &&
+        other.y < tile.y,
+    )
+    .sort((a, b) => b.y - a.y)[0];
   return settleTiles(tiles, { ...tile, y: above ? above.y : Math.max(0, tile.y - 1) });
 }

@@ -34,20 +34,42 @@ export function Download({ report, dress, title, link, opened, isOpen, onClose }
     setError(null);
     setProgress("Asking …");
     try {
-      const body: ExportRequest = { format, of: isRows ? of : "records", definition: report, dress, title, link, ...(opened ? { opened } : {}), ...(format === "pdf" ? { page: { paper, across: way === "across" } } : {}) };
-      const reply = await fetch("/api/export", { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify(body), signal: controller.signal });
-      if (!reply.ok || !reply.body) throw new Error(((await reply.json().catch(() => null)) as { problems?: { message: string }[] } | null)?.problems?.[0]?.message ?? "It could not be made.");
+      const body: ExportRequest = {
+        format,
+        of: isRows ? of : "records",
+        definition: report,
+        dress,
+        title,
+        link,
+        ...(opened ? { opened } : {}),
+        ...(format === "pdf" ? { page: { paper, across: way === "across" } } : {}),
+      };
+      const reply = await fetch("/api/export", {
+        method: "POST",
+        headers: { "content-type": "application/json" },
+        body: JSON.stringify(body),
+        signal: controller.signal,
+      });
+      if (!reply.ok || !reply.body)
+        throw new Error(
+          ((await reply.json().catch(() => null)) as { problems?: { message: string }[] } | null)
+            ?.problems?.[0]?.message ?? "It could not be made.",
+        );
       const rows = Number(reply.headers.get("x-rows") ?? 0);
       const chunks: BlobPart[] = [];
       let bytes = 0;
       let lines = 0;
-      for (const reader = reply.body.getReader(); ; ) {
+      for (const reader = reply.body.getReader(); ;) {
         const { done, value } = await reader.read();
         if (done) break;
         chunks.push(value);
         bytes += value.length;
         if (rows) for (const byte of value) if (byte === 10) lines += 1;
-        setProgress(rows ? `${numberText(Math.min(lines, rows))} of ${numberText(rows)} rows` : `${numberText(Math.round(bytes / 1024))} kB`);
+        setProgress(
+          rows
+            ? `${numberText(Math.min(lines, rows))} of ${numberText(rows)} rows`
+            : `${numberText(Math.round(bytes / 1024))} kB`,
+        );
       }
       const address = URL.createObjectURL(new Blob(chunks, { type: exportFormats[format].type }));
       const anchor = document.createElement("a");
@@ -69,16 +91,83 @@ export function Download({ report, dress, title, link, opened, isOpen, onClose }
         <div role="radiogroup" aria-label="As what" style={{ display: "grid", gap: 2 }}>
           {EXPORT_IDS.map((id) => {
             const not = whyNotExported(id, report);
-            return <label key={id} style={{ display: "flex", gap: 10, padding: "4px 8px", background: id === format ? "var(--mallow)" : undefined, color: not ? "var(--ink-3)" : undefined }}><input type="radio" name="format" checked={id === format} disabled={not !== null} onChange={() => setFormat(id)} style={{ accentColor: "var(--plum)" }} /><b style={{ fontWeight: 650, minWidth: 110 }}>{exportFormats[id].words}</b><span>{not ?? exportFormats[id].goodFor}</span></label>;
+            return (
+              <label
+                key={id}
+                style={{
+                  display: "flex",
+                  gap: 10,
+                  padding: "4px 8px",
+                  background: id === format ? "var(--mallow)" : undefined,
+                  color: not ? "var(--ink-3)" : undefined,
+                }}
+              >
+                <input
+                  type="radio"
+                  name="format"
+                  checked={id === format}
+                  disabled={not !== null}
+                  onChange={() => setFormat(id)}
+                  style={{ accentColor: "var(--plum)" }}
+                />
+                <b style={{ fontWeight: 650, minWidth: 110 }}>{exportFormats[id].words}</b>
+                <span>{not ?? exportFormats[id].goodFor}</span>
+              </label>
+            );
           })}
         </div>
-        {isRows && <Choice label="What" value={of} options={[["records", "the records behind it"], ["figure", "the figure"]]} onChange={setOf} />}
-        {format === "pdf" && <div style={{ display: "flex", gap: 18 }}><Choice label="Paper" value={paper} options={[["A4", "A4"], ["Letter", "Letter"]]} onChange={setPaper} /><Choice label="Page" value={way} options={[["across", "across"], ["upright", "upright"]]} onChange={setWay} /></div>}
+        {isRows && (
+          <Choice
+            label="What"
+            value={of}
+            options={[
+              ["records", "the records behind it"],
+              ["figure", "the figure"],
+            ]}
+            onChange={setOf}
+          />
+        )}
+        {format === "pdf" && (
+          <div style={{ display: "flex", gap: 18 }}>
+            <Choice
+              label="Paper"
+              value={paper}
+              options={[
+                ["A4", "A4"],
+                ["Letter", "Letter"],
+              ]}
+              onChange={setPaper}
+            />
+            <Choice
+              label="Page"
+              value={way}
+              options={[
+                ["across", "across"],
+                ["upright", "upright"],
+              ]}
+              onChange={setWay}
+            />
+          </div>
+        )}
         {error && <Notice role="alert">{error}</Notice>}
         <div style={{ display: "flex", gap: 8, justifyContent: "flex-end", alignItems: "center" }}>
-          {progress && <span role="status" style={{ marginRight: "auto" }}>{progress}</span>}
-          {stop ? <Button onPress={() => stop.abort()}>Stop</Button> : <Button onPress={onClose}>Leave it</Button>}
-          <Button $look="solid" isDisabled={why !== null || stop !== null} onPress={() => void save()}>Download</Button>
+          {progress && (
+            <span role="status" style={{ marginRight: "auto" }}>
+              {progress}
+            </span>
+          )}
+          {stop ? (
+            <Button onPress={() => stop.abort()}>Stop</Button>
+          ) : (
+            <Button onPress={onClose}>Leave it</Button>
+          )}
+          <Button
+            $look="solid"
+            isDisabled={why !== null || stop !== null}
+            onPress={() => void save()}
+          >
+            Download
+          </Button>
         </div>
       </div>
     </Dialog>

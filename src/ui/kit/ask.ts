@@ -6,7 +6,10 @@ export interface Failure {
 }
 
 export class AskProblem extends Error {
-  constructor(readonly problems: readonly Problem[], readonly status: number) {
+  constructor(
+    readonly problems: readonly Problem[],
+    readonly status: number,
+  ) {
     super(problems[0]?.message ?? "Something went wrong.");
   }
 }
@@ -15,13 +18,33 @@ export class AskProblem extends Error {
 export async function ask<T>(path: string, body: unknown, signal?: AbortSignal): Promise<T> {
   let reply: Response;
   try {
-    reply = await fetch(path, { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify(body), ...(signal ? { signal } : {}) });
+    reply = await fetch(path, {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify(body),
+      ...(signal ? { signal } : {}),
+    });
   } catch (error) {
     if (signal?.aborted) throw error;
-    throw new AskProblem([{ code: "offline", message: "The server cannot be reached. Nothing is lost; try again in a moment." }], 0);
+    throw new AskProblem(
+      [
+        {
+          code: "offline",
+          message: "The server cannot be reached. Nothing is lost; try again in a moment.",
+        },
+      ],
+      0,
+    );
   }
   const told = (await reply.json().catch(() => null)) as { value?: T; problems?: Problem[] } | null;
-  if (reply.status === 401) location.assign(`/sign-in?to=${encodeURIComponent(location.pathname + location.search)}`);
-  if (!reply.ok || !told || told.problems) throw new AskProblem(told?.problems ?? [{ code: "failed", message: "Something went wrong on our side. Nothing is lost." }], reply.status);
+  if (reply.status === 401)
+    location.assign(`/sign-in?to=${encodeURIComponent(location.pathname + location.search)}`);
+  if (!reply.ok || !told || told.problems)
+    throw new AskProblem(
+      told?.problems ?? [
+        { code: "failed", message: "Something went wrong on our side. Nothing is lost." },
+      ],
+      reply.status,
+    );
   return told.value as T;
 }

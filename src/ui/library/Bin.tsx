@@ -5,13 +5,22 @@ import type { BinLine } from "@/contract/room";
 import { ask, Button, Dialog, tell, Waiting } from "../kit";
 import { dayOf } from "./rows";
 
-const WORDS: Record<BinLine["kind"], string> = { report: "report", dashboard: "dashboard", filter: "saved filter" };
+const WORDS: Record<BinLine["kind"], string> = {
+  report: "report",
+  dashboard: "dashboard",
+  filter: "saved filter",
+};
 
 /** What was thrown away in the last 30 days, to take out again. */
 export function Bin({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   const client = useQueryClient();
   const router = useRouter();
-  const { data, error } = useQuery({ queryKey: ["bin"], queryFn: ({ signal }) => ask<BinLine[]>("/api/room/binned", {}, signal), enabled: isOpen, staleTime: 0 });
+  const { data, error } = useQuery({
+    queryKey: ["bin"],
+    queryFn: ({ signal }) => ask<BinLine[]>("/api/room/binned", {}, signal),
+    enabled: isOpen,
+    staleTime: 0,
+  });
   const restore = async (line: BinLine) => {
     try {
       await ask("/api/room/unbin", { kind: line.kind, id: line.id });
@@ -29,7 +38,29 @@ export function Bin({ isOpen, onClose }: { isOpen: boolean; onClose: () => void 
       {!data && !error && <Waiting>Looking …</Waiting>}
       {data?.length === 0 && <p>Nothing lies in the bin.</p>}
       <ul style={{ maxHeight: 340, overflow: "auto" }}>
-        {data?.map((line) => <li key={line.kind + line.id} style={{ display: "flex", gap: 12, alignItems: "center", borderTop: "1px solid var(--line)", padding: "6px 0" }}><span style={{ flex: 1, minWidth: 0 }}><b style={{ fontWeight: 600 }}>{line.name}</b><br /><span style={{ color: "var(--ink-2)" }}>{WORDS[line.kind]}, since {dayOf(line.deletedAt)}</span></span><Button $small $look="line" onPress={() => void restore(line)}>Take it out</Button></li>)}
+        {data?.map((line) => (
+          <li
+            key={line.kind + line.id}
+            style={{
+              display: "flex",
+              gap: 12,
+              alignItems: "center",
+              borderTop: "1px solid var(--line)",
+              padding: "6px 0",
+            }}
+          >
+            <span style={{ flex: 1, minWidth: 0 }}>
+              <b style={{ fontWeight: 600 }}>{line.name}</b>
+              <br />
+              <span style={{ color: "var(--ink-2)" }}>
+                {WORDS[line.kind]}, since {dayOf(line.deletedAt)}
+              </span>
+            </span>
+            <Button $small $look="line" onPress={() => void restore(line)}>
+              Take it out
+            </Button>
+          </li>
+        ))}
       </ul>
     </Dialog>
   );

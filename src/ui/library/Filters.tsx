@@ -13,34 +13,103 @@ import { useKept } from "./useKept";
 const asked = (sentence: string): string => `/reports/new?s=${encodeURIComponent(sentence)}`;
 
 /** Saved filters with their conditions spelled out, and the reports that change with them. */
-export function Filters({ filters, mayBuild, onShare }: { filters: readonly FilterLine[]; mayBuild: boolean; onShare: (filter: FilterLine) => void }) {
+export function Filters({
+  filters,
+  mayBuild,
+  onShare,
+}: {
+  filters: readonly FilterLine[];
+  mayBuild: boolean;
+  onShare: (filter: FilterLine) => void;
+}) {
   const [uses, setUses] = useState<FilterLine | null>(null);
-  if (filters.length === 0) return <Empty says="No saved filter yet. One set of conditions, used by any number of reports.">{mayBuild && <p style={{ font: "400 15px/22px var(--sans)" }}>Make a report, open its conditions, and choose “Save as filter”.</p>}</Empty>;
+  if (filters.length === 0)
+    return (
+      <Empty says="No saved filter yet. One set of conditions, used by any number of reports.">
+        {mayBuild && (
+          <p style={{ font: "400 15px/22px var(--sans)" }}>
+            Make a report, open its conditions, and choose “Save as filter”.
+          </p>
+        )}
+      </Empty>
+    );
   return (
     <Rows aria-label="Saved filters">
-      <h2>Saved filters <em>spelled out</em></h2>
-      <ul>{filters.map((filter) => <Row key={filter.id} filter={filter} onShare={() => onShare(filter)} onUses={() => setUses(filter)} />)}</ul>
-      <Dialog title={uses?.name ?? ""} isOpen={uses !== null} onOpenChange={(open) => !open && setUses(null)}>{uses && <FilterUses id={uses.id} />}</Dialog>
+      <h2>
+        Saved filters <em>spelled out</em>
+      </h2>
+      <ul>
+        {filters.map((filter) => (
+          <Row
+            key={filter.id}
+            filter={filter}
+            onShare={() => onShare(filter)}
+            onUses={() => setUses(filter)}
+          />
+        ))}
+      </ul>
+      <Dialog
+        title={uses?.name ?? ""}
+        isOpen={uses !== null}
+        onOpenChange={(open) => !open && setUses(null)}
+      >
+        {uses && <FilterUses id={uses.id} />}
+      </Dialog>
     </Rows>
   );
 }
 
-function Row({ filter, onShare, onUses }: { filter: FilterLine; onShare: () => void; onUses: () => void }) {
+function Row({
+  filter,
+  onShare,
+  onUses,
+}: {
+  filter: FilterLine;
+  onShare: () => void;
+  onUses: () => void;
+}) {
   const kept = useKept("filter");
   const router = useRouter();
-  const acts: Record<string, () => void> = { uses: onUses, share: onShare, change: () => router.push(`/reports/new?filter=${filter.id}`), file: () => location.assign(`/api/definitions/filter/${filter.id}`), bin: () => void kept.bin(filter) };
+  const acts: Record<string, () => void> = {
+    uses: onUses,
+    share: onShare,
+    change: () => router.push(`/reports/new?filter=${filter.id}`),
+    file: () => location.assign(`/api/definitions/filter/${filter.id}`),
+    bin: () => void kept.bin(filter),
+  };
   return (
     <li className="wide">
       <div style={{ minWidth: 0 }}>
-        <Link className="name" href={asked(filter.sentence)}>{filter.name}</Link><span className="category">{filter.shared ? "shared" : "not shared"}</span>
-        {filter.purpose && <div style={{ font: "italic 400 15px/19px var(--serif)", color: "var(--ink-2)" }}>{filter.purpose}</div>}
-        <div className="says">{filter.subject} <i>where</i> {filter.says}</div>
+        <Link className="name" href={asked(filter.sentence)}>
+          {filter.name}
+        </Link>
+        <span className="category">{filter.shared ? "shared" : "not shared"}</span>
+        {filter.purpose && (
+          <div style={{ font: "italic 400 15px/19px var(--serif)", color: "var(--ink-2)" }}>
+            {filter.purpose}
+          </div>
+        )}
+        <div className="says">
+          {filter.subject} <i>where</i> {filter.says}
+        </div>
       </div>
-      <div className="who"><b>{filter.mine ? "Yours" : filter.owner}</b><br />{dayOf(filter.updatedAt)}</div>
+      <div className="who">
+        <b>{filter.mine ? "Yours" : filter.owner}</b>
+        <br />
+        {dayOf(filter.updatedAt)}
+      </div>
       <div className="tools">
-        <Button $icon aria-label={filter.pinned ? `Unpin ${filter.name}` : `Pin ${filter.name}`} onPress={() => void kept.pin(filter)}>{filter.pinned ? <PinOff aria-hidden /> : <Pin aria-hidden />}</Button>
+        <Button
+          $icon
+          aria-label={filter.pinned ? `Unpin ${filter.name}` : `Pin ${filter.name}`}
+          onPress={() => void kept.pin(filter)}
+        >
+          {filter.pinned ? <PinOff aria-hidden /> : <Pin aria-hidden />}
+        </Button>
         <MenuTrigger>
-          <Button $icon aria-label={`More of ${filter.name}`}><Ellipsis aria-hidden /></Button>
+          <Button $icon aria-label={`More of ${filter.name}`}>
+            <Ellipsis aria-hidden />
+          </Button>
           <Popover placement="bottom end">
             <Menu aria-label={filter.name} onAction={(key) => acts[String(key)]()}>
               {filter.mayChange && <MenuItem id="change">Change its conditions</MenuItem>}

@@ -10,36 +10,86 @@ import { Sketch } from "../report";
 import { dayOf } from "./rows";
 import { useKept } from "./useKept";
 
-const boardsText = (boards: number): string => (boards === 0 ? "on no dashboard" : boards === 1 ? "on 1 dashboard" : `on ${boards} dashboards`);
+const boardsText = (boards: number): string =>
+  boards === 0 ? "on no dashboard" : boards === 1 ? "on 1 dashboard" : `on ${boards} dashboards`;
 
 /** A report of a shelf: its sentence, whose it is, and what can be done with it. */
-export function ReportRow({ report, mayBuild, onShare }: { report: ReportLine; mayBuild: boolean; onShare: () => void }) {
+export function ReportRow({
+  report,
+  mayBuild,
+  onShare,
+}: {
+  report: ReportLine;
+  mayBuild: boolean;
+  onShare: () => void;
+}) {
   const kept = useKept("report");
   const router = useRouter();
   const copy = async () => {
     try {
-      const { definition, dress, purpose, category } = await ask<KeptReport>("/api/room/report", { id: report.id });
-      const { id } = await ask<{ id: number }>("/api/room/saveReport", { name: `Copy of ${report.name}`.slice(0, 200), purpose, category, definition, dress });
+      const { definition, dress, purpose, category } = await ask<KeptReport>("/api/room/report", {
+        id: report.id,
+      });
+      const { id } = await ask<{ id: number }>("/api/room/saveReport", {
+        name: `Copy of ${report.name}`.slice(0, 200),
+        purpose,
+        category,
+        definition,
+        dress,
+      });
       tell(`Copy of ${report.name} is yours.`);
       router.push(`/reports/${id}`);
     } catch (error) {
       tell((error as Error).message);
     }
   };
-  const acts: Record<string, () => void> = { copy: () => void copy(), share: onShare, file: () => location.assign(`/api/definitions/report/${report.id}`), bin: () => void kept.bin(report) };
+  const acts: Record<string, () => void> = {
+    copy: () => void copy(),
+    share: onShare,
+    file: () => location.assign(`/api/definitions/report/${report.id}`),
+    bin: () => void kept.bin(report),
+  };
   return (
     <li>
-      <div className="preview"><Sketch shape={report.shape ?? "list"} /></div>
-      <div style={{ minWidth: 0 }}>
-        <Link className="name" href={`/reports/${report.id}`}>{report.name}</Link>{report.category && <span className="category">{report.category}</span>}
-        {report.purpose && <div style={{ font: "italic 400 15px/19px var(--serif)", color: "var(--ink-2)" }}>{report.purpose}</div>}
-        <div className="says">{report.pieces.map((piece, i) => <Fragment key={i}>{i > 0 && piece.text !== "," ? " " : ""}{piece.part ? piece.text : <i>{piece.text}</i>}</Fragment>)}</div>
+      <div className="preview">
+        <Sketch shape={report.shape ?? "list"} />
       </div>
-      <div className="who"><b>{report.mine ? dayOf(report.mineOpened ?? report.updatedAt) : report.owner}</b><br />{boardsText(report.boards)}</div>
+      <div style={{ minWidth: 0 }}>
+        <Link className="name" href={`/reports/${report.id}`}>
+          {report.name}
+        </Link>
+        {report.category && <span className="category">{report.category}</span>}
+        {report.purpose && (
+          <div style={{ font: "italic 400 15px/19px var(--serif)", color: "var(--ink-2)" }}>
+            {report.purpose}
+          </div>
+        )}
+        <div className="says">
+          {report.pieces.map((piece, i) => (
+            <Fragment key={i}>
+              {i > 0 && piece.text !== "," ? " " : ""}
+              {piece.part ? piece.text : <i>{piece.text}</i>}
+            </Fragment>
+          ))}
+        </div>
+      </div>
+      <div className="who">
+        <b>{report.mine ? dayOf(report.mineOpened ?? report.updatedAt) : report.owner}</b>
+        <br />
+        {boardsText(report.boards)}
+      </div>
       <div className="tools">
-        <Button $icon aria-label={report.pinned ? `Unpin ${report.name}` : `Pin ${report.name}`} onPress={() => void kept.pin(report)}>{report.pinned ? <PinOff aria-hidden /> : <Pin aria-hidden />}</Button>
+        <Button
+          $icon
+          aria-label={report.pinned ? `Unpin ${report.name}` : `Pin ${report.name}`}
+          onPress={() => void kept.pin(report)}
+        >
+          {report.pinned ? <PinOff aria-hidden /> : <Pin aria-hidden />}
+        </Button>
         <MenuTrigger>
-          <Button $icon aria-label={`More of ${report.name}`}><Ellipsis aria-hidden /></Button>
+          <Button $icon aria-label={`More of ${report.name}`}>
+            <Ellipsis aria-hidden />
+          </Button>
           <Popover placement="bottom end">
             <Menu aria-label={report.name} onAction={(key) => acts[String(key)]()}>
               {mayBuild && <MenuItem id="copy">Make a copy</MenuItem>}

@@ -20,10 +20,18 @@ export function useKept(kind: Kind) {
       tell((error as Error).message);
     }
   };
-  const unbin = (one: Named) => act("/api/room/unbin", { kind, id: one.id }, () => tell(`${one.name} is back.`));
+  const unbin = (one: Named) =>
+    act("/api/room/unbin", { kind, id: one.id }, () => tell(`${one.name} is back.`));
   return {
-    pin: (one: Named & { pinned: boolean }) => act("/api/room/pin", { kind, id: one.id, pinned: !one.pinned }),
-    bin: (one: Named) => act("/api/room/bin", { kind, id: one.id }, () => tell(`${one.name} is in the bin for 30 days.`, { words: "Take it out again", run: () => void unbin(one) })),
+    pin: (one: Named & { pinned: boolean }) =>
+      act("/api/room/pin", { kind, id: one.id, pinned: !one.pinned }),
+    bin: (one: Named) =>
+      act("/api/room/bin", { kind, id: one.id }, () =>
+        tell(`${one.name} is in the bin for 30 days.`, {
+          words: "Take it out again",
+          run: () => void unbin(one),
+        }),
+      ),
     unbin,
   };
 }

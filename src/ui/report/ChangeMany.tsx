@@ -8,24 +8,93 @@ import type { ItemChange, ItemsChanged } from "@/contract/room";
 import { ask, Button, tell } from "../kit";
 
 const Bar = styled.section`
-  background: var(--mallow); border-top: 3px solid var(--plum); padding: 8px 20px 8px 22px; flex: none; font: italic 400 18px/30px var(--serif); color: var(--ink-3);
-  .say { display: flex; gap: 8px; align-items: center; flex-wrap: wrap; } select, input[type="date"] { height: 32px; border: 0; background: var(--salt); box-shadow: inset 0 -2px 0 var(--plum); font: 470 17px/24px var(--serif); color: var(--ink); padding: 0 8px; max-width: 220px; } .acts { margin-left: auto; display: flex; gap: 8px; } p { font: 400 12.5px/17px var(--sans); color: var(--ink-2); padding-top: 3px; } b { font-style: normal; color: var(--ink); font-weight: 560; }
+  background: var(--mallow);
+  border-top: 3px solid var(--plum);
+  padding: 8px 20px 8px 22px;
+  flex: none;
+  font: italic 400 18px/30px var(--serif);
+  color: var(--ink-3);
+  .say {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    flex-wrap: wrap;
+  }
+  select,
+  input[type="date"] {
+    height: 32px;
+    border: 0;
+    background: var(--salt);
+    box-shadow: inset 0 -2px 0 var(--plum);
+    font: 470 17px/24px var(--serif);
+    color: var(--ink);
+    padding: 0 8px;
+    max-width: 220px;
+  }
+  .acts {
+    margin-left: auto;
+    display: flex;
+    gap: 8px;
+  }
+  p {
+    font: 400 12.5px/17px var(--sans);
+    color: var(--ink-2);
+    padding-top: 3px;
+  }
+  b {
+    font-style: normal;
+    color: var(--ink);
+    font-weight: 560;
+  }
 `;
 
-const FIELDS: readonly (readonly [string, ThingType | null])[] = [["assignee", "person"], ["status", "status"], ["priority", "priority"], ["team", "team"], ["due", null]];
+const FIELDS: readonly (readonly [string, ThingType | null])[] = [
+  ["assignee", "person"],
+  ["status", "status"],
+  ["priority", "priority"],
+  ["team", "team"],
+  ["due", null],
+];
 interface Setting {
   readonly field: string;
   readonly to: string | null;
 }
 
 /** Sends changes of items; says what came of it, with an undo that writes the opposite moves. */
-export async function sendChanges(changes: readonly ItemChange[], after: () => void): Promise<ItemsChanged | null> {
+export async function sendChanges(
+  changes: readonly ItemChange[],
+  after: () => void,
+): Promise<ItemsChanged | null> {
   try {
     const told = await ask<ItemsChanged>("/api/room/changeItems", { changes });
     after();
-    const undo = () => void ask<ItemsChanged>("/api/room/changeItems", { changes: told.changed.map(({ key, field, from, to }) => ({ key, field, to: from, expected: to })) }).then((back) => { after(); tell(back.left.length ? `${back.left.length} could not be put back: ${back.left[0].why}.` : "Put back, by the opposite moves."); }, (error: Error) => tell(error.message));
-    const left = told.left.length ? ` ${told.left[0].key} was left: ${told.left[0].why}${told.left.length > 1 ? `, and ${told.left.length - 1} more` : ""}.` : "";
-    if (told.changed.length) tell(`${told.changed.length === 1 ? "1 change" : `${told.changed.length} changes`} made.${left}`, { words: "Undo", run: undo });
+    const undo = () =>
+      void ask<ItemsChanged>("/api/room/changeItems", {
+        changes: told.changed.map(({ key, field, from, to }) => ({
+          key,
+          field,
+          to: from,
+          expected: to,
+        })),
+      }).then(
+        (back) => {
+          after();
+          tell(
+            back.left.length
+              ? `${back.left.length} could not be put back: ${back.left[0].why}.`
+              : "Put back, by the opposite moves.",
+          );
+        },
+        (error: Error) => tell(error.message),
+      );
+    const left = told.left.length
+      ? ` ${told.left[0].key} was left: ${told.left[0].why}${told.left.length > 1 ? `, and ${told.left.length - 1} more` : ""}.`
+      : "";
+    if (told.changed.length)
+      tell(
+        `${told.changed.length === 1 ? "1 change" : `${told.changed.length} changes`} made.${left}`,
+        { words: "Undo", run: undo },
+      );
     else tell(left.trim() || "Nothing had to change.");
     return told;
   } catch (error) {
@@ -35,13 +104,27 @@ export async function sendChanges(changes: readonly ItemChange[], after: () => v
 }
 
 /** Changes of one or many items as a sentence: set this to that for the picked. */
-export function ChangeMany({ context, picked, onDone }: { context: AskContext; picked: ReadonlySet<string>; onDone: () => void }) {
+export function ChangeMany({
+  context,
+  picked,
+  onDone,
+}: {
+  context: AskContext;
+  picked: ReadonlySet<string>;
+  onDone: () => void;
+}) {
   const [settings, setSettings] = useState<readonly Setting[]>([{ field: "assignee", to: null }]);
   const client = useQueryClient();
-  const put = (i: number, next: Setting) => setSettings(settings.map((one, at) => (at === i ? next : one)));
-  const whole = settings.filter((one) => one.to !== null || one.field === "assignee" || one.field === "team" || one.field === "due");
+  const put = (i: number, next: Setting) =>
+    setSettings(settings.map((one, at) => (at === i ? next : one)));
+  const whole = settings.filter(
+    (one) =>
+      one.to !== null || one.field === "assignee" || one.field === "team" || one.field === "due",
+  );
   const send = async () => {
-    const changes = [...picked].flatMap((key) => whole.map(({ field, to }) => ({ key, field, to })));
+    const changes = [...picked].flatMap((key) =>
+      whole.map(({ field, to }) => ({ key, field, to })),
+    );
     const told = await sendChanges(changes, () => void client.invalidateQueries());
     if (told?.changed.length) onDone();
   };
@@ -54,18 +137,91 @@ export function ChangeMany({ context, picked, onDone }: { context: AskContext; p
           return (
             <span key={i} style={{ display: "inline-flex", gap: 8, alignItems: "center" }}>
               {i > 0 && "and"}
-              <select aria-label="Which field" value={setting.field} onChange={(event) => put(i, { field: event.target.value, to: null })}>{FIELDS.map(([field]) => <option key={field} value={field} disabled={settings.some((one, at) => at !== i && one.field === field)}>{field}</option>)}</select>
+              <select
+                aria-label="Which field"
+                value={setting.field}
+                onChange={(event) => put(i, { field: event.target.value, to: null })}
+              >
+                {FIELDS.map(([field]) => (
+                  <option
+                    key={field}
+                    value={field}
+                    disabled={settings.some((one, at) => at !== i && one.field === field)}
+                  >
+                    {field}
+                  </option>
+                ))}
+              </select>
               to
-              {type === null ? <input type="date" aria-label="Due date" value={setting.to ?? ""} onChange={(event) => put(i, { ...setting, to: event.target.value || null })} /> : <select aria-label={`New ${setting.field}`} value={setting.to ?? ""} onChange={(event) => put(i, { ...setting, to: event.target.value || null })}><option value="">{setting.field === "status" || setting.field === "priority" ? "choose …" : "not set"}</option>{context.catalog.names.list(type).map((thing) => <option key={thing.id} value={thing.id}>{thing.label}</option>)}</select>}
-              {settings.length > 1 && <Button $small $icon aria-label="Leave this out" onPress={() => setSettings(settings.filter((_, at) => at !== i))}><X aria-hidden /></Button>}
+              {type === null ? (
+                <input
+                  type="date"
+                  aria-label="Due date"
+                  value={setting.to ?? ""}
+                  onChange={(event) => put(i, { ...setting, to: event.target.value || null })}
+                />
+              ) : (
+                <select
+                  aria-label={`New ${setting.field}`}
+                  value={setting.to ?? ""}
+                  onChange={(event) => put(i, { ...setting, to: event.target.value || null })}
+                >
+                  <option value="">
+                    {setting.field === "status" || setting.field === "priority"
+                      ? "choose …"
+                      : "not set"}
+                  </option>
+                  {context.catalog.names.list(type).map((thing) => (
+                    <option key={thing.id} value={thing.id}>
+                      {thing.label}
+                    </option>
+                  ))}
+                </select>
+              )}
+              {settings.length > 1 && (
+                <Button
+                  $small
+                  $icon
+                  aria-label="Leave this out"
+                  onPress={() => setSettings(settings.filter((_, at) => at !== i))}
+                >
+                  <X aria-hidden />
+                </Button>
+              )}
             </span>
           );
         })}
-        {settings.length < FIELDS.length && <Button $small $icon $look="line" aria-label="And another field" onPress={() => setSettings([...settings, { field: FIELDS.find(([field]) => !settings.some((one) => one.field === field))![0], to: null }])}><Plus aria-hidden /></Button>}
+        {settings.length < FIELDS.length && (
+          <Button
+            $small
+            $icon
+            $look="line"
+            aria-label="And another field"
+            onPress={() =>
+              setSettings([
+                ...settings,
+                {
+                  field: FIELDS.find(([field]) => !settings.some((one) => one.field === field))![0],
+                  to: null,
+                },
+              ])
+            }
+          >
+            <Plus aria-hidden />
+          </Button>
+        )}
         for the <b>{picked.size}</b> picked
-        <span className="acts"><Button onPress={onDone}>Pick none</Button><Button $look="solid" isDisabled={whole.length === 0} onPress={() => void send()}>Change {picked.size}</Button></span>
+        <span className="acts">
+          <Button onPress={onDone}>Pick none</Button>
+          <Button $look="solid" isDisabled={whole.length === 0} onPress={() => void send()}>
+            Change {picked.size}
+          </Button>
+        </span>
       </div>
-      <p>Each change is a move in the item’s history; what you may not change is left, and said. Undo writes the opposite move.</p>
+      <p>
+        Each change is a move in the item’s history; what you may not change is left, and said. Undo
+        writes the opposite move.
+      </p>
     </Bar>
   );
 }

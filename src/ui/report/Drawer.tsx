@@ -1,6 +1,16 @@
 "use client";
 import { useQuery } from "@tanstack/react-query";
-import { Calculator, ChevronDown, ChevronUp, Copy, Download, Funnel, List, Scale, ScanSearch } from "lucide-react";
+import {
+  Calculator,
+  ChevronDown,
+  ChevronUp,
+  Copy,
+  Download,
+  Funnel,
+  List,
+  Scale,
+  ScanSearch,
+} from "lucide-react";
 import { useEffect, useState } from "react";
 import { DialogTrigger } from "react-aria-components";
 import styled from "styled-components";
@@ -20,13 +30,78 @@ import { WorkingsBody, workingsText } from "./Workings";
 export type Leaf = "records" | "workings" | "compare" | "look";
 
 const Box = styled.section<{ $open: boolean; $tall: boolean }>`
-  background: var(--tide); padding: 8px 20px 0 22px; display: flex; flex-direction: column; height: ${(p) => (p.$open ? (p.$tall ? 380 : 290) : 42)}px; flex: none; min-width: 0;
-  .leaves { display: flex; align-items: stretch; height: 34px; gap: 4px; flex: none; min-width: 0; }
-  .leaf { display: flex; align-items: center; gap: 8px; padding: 0 12px; font-weight: 600; color: var(--ink-2); white-space: nowrap; } .leaf[aria-selected="true"] { background: var(--tide-2); color: var(--ink); } .leaf svg { width: 16px; height: 16px; }
-  .what { display: flex; align-items: center; gap: 9px; padding: 0 12px; min-width: 0; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; } .what i { width: 13px; height: 13px; background: var(--brass); flex: none; } .what b { font-weight: 650; overflow: hidden; text-overflow: ellipsis; }
-  .acts { margin-left: auto; display: flex; align-items: center; flex: none; }
-  .body { background: var(--tide-2); flex: 1; min-height: 0; display: flex; flex-direction: column; }
-  @media (max-width: 700px) { padding: 8px 8px 0; .leaves { overflow-x: auto; } }
+  background: var(--tide);
+  padding: 8px 20px 0 22px;
+  display: flex;
+  flex-direction: column;
+  height: ${(p) => (p.$open ? (p.$tall ? 380 : 290) : 42)}px;
+  flex: none;
+  min-width: 0;
+  .leaves {
+    display: flex;
+    align-items: stretch;
+    height: 34px;
+    gap: 4px;
+    flex: none;
+    min-width: 0;
+  }
+  .leaf {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    padding: 0 12px;
+    font-weight: 600;
+    color: var(--ink-2);
+    white-space: nowrap;
+  }
+  .leaf[aria-selected="true"] {
+    background: var(--tide-2);
+    color: var(--ink);
+  }
+  .leaf svg {
+    width: 16px;
+    height: 16px;
+  }
+  .what {
+    display: flex;
+    align-items: center;
+    gap: 9px;
+    padding: 0 12px;
+    min-width: 0;
+    white-space: nowrap;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  .what i {
+    width: 13px;
+    height: 13px;
+    background: var(--brass);
+    flex: none;
+  }
+  .what b {
+    font-weight: 650;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  .acts {
+    margin-left: auto;
+    display: flex;
+    align-items: center;
+    flex: none;
+  }
+  .body {
+    background: var(--tide-2);
+    flex: 1;
+    min-height: 0;
+    display: flex;
+    flex-direction: column;
+  }
+  @media (max-width: 700px) {
+    padding: 8px 8px 0;
+    .leaves {
+      overflow-x: auto;
+    }
+  }
 `;
 interface DrawerProps {
   readonly context: AskContext;
@@ -43,47 +118,201 @@ interface DrawerProps {
 }
 
 /** Exactly the records behind a figure, and how it was counted. */
-export function Drawer({ context, report, opened, leaf, onLeaf, onShowAll, reports, mayChangeItems, onSaveFilter, onExport }: DrawerProps) {
+export function Drawer({
+  context,
+  report,
+  opened,
+  leaf,
+  onLeaf,
+  onShowAll,
+  reports,
+  mayChangeItems,
+  onSaveFilter,
+  onExport,
+}: DrawerProps) {
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
   const canPick = mayChangeItems && report.subject.id === "items";
   const [showing, setShowing] = useState<readonly (readonly string[])[] | null>(null);
   const [sorts, setSorts] = useState<Sorts>([]);
   const [count, setCount] = useState<number | null>(null);
-  const shown = showing?.filter((ids) => context.catalog.findPath(report.subject.id, ids)) ?? (report.kind === "list" && report.showing.length ? report.showing : subjects[report.subject.id].showing.map((id) => [id]));
+  const shown =
+    showing?.filter((ids) => context.catalog.findPath(report.subject.id, ids)) ??
+    (report.kind === "list" && report.showing.length
+      ? report.showing
+      : subjects[report.subject.id].showing.map((id) => [id]));
   const known = sorts.filter((sort) => context.catalog.findPath(report.subject.id, sort.field));
   const part = partOf(opened);
   useEffect(() => setPicked(new Set()), [report, opened]);
-  const workings = useQuery({ queryKey: ["workings", report], queryFn: ({ signal }) => ask<Workings>("/api/room/workings", { definition: report }, signal), enabled: leaf === "workings" });
-  const tab = (id: Leaf, words: string, icon: React.ReactNode) => <button className="leaf" role="tab" aria-selected={leaf === id} onClick={() => onLeaf(leaf === id ? null : id)}>{icon}{words}</button>;
-  const toggle = (ids: readonly string[]) => setShowing(shown.some((one) => samePath(one, ids)) ? shown.filter((one) => !samePath(one, ids)) : [...shown, ids]);
+  const workings = useQuery({
+    queryKey: ["workings", report],
+    queryFn: ({ signal }) => ask<Workings>("/api/room/workings", { definition: report }, signal),
+    enabled: leaf === "workings",
+  });
+  const tab = (id: Leaf, words: string, icon: React.ReactNode) => (
+    <button
+      className="leaf"
+      role="tab"
+      aria-selected={leaf === id}
+      onClick={() => onLeaf(leaf === id ? null : id)}
+    >
+      {icon}
+      {words}
+    </button>
+  );
+  const toggle = (ids: readonly string[]) =>
+    setShowing(
+      shown.some((one) => samePath(one, ids))
+        ? shown.filter((one) => !samePath(one, ids))
+        : [...shown, ids],
+    );
   return (
     <Box $open={leaf !== null} $tall={picked.size > 0} aria-label="Records and workings">
       <div className="leaves">
-        <div role="tablist" aria-label="Leaves" style={{ display: "flex" }}>{tab("records", "Records", <List aria-hidden />)}{tab("workings", "Workings", <Calculator aria-hidden />)}{tab("compare", "Compare", <Scale aria-hidden />)}{tab("look", "Quick look", <ScanSearch aria-hidden />)}</div>
-        {leaf === "records" && <div className="what" role="status" title={part && opened?.about}>{part && <i aria-hidden />}<b>{part ? opened!.label : "All"}</b>{count !== null && <span>· {numberText(count)} {context.catalog.countedWords(report.subject, count)}</span>}{part && opened?.about && <span style={{ color: "var(--ink-3)" }}>{opened.about}</span>}</div>}
+        <div role="tablist" aria-label="Leaves" style={{ display: "flex" }}>
+          {tab("records", "Records", <List aria-hidden />)}
+          {tab("workings", "Workings", <Calculator aria-hidden />)}
+          {tab("compare", "Compare", <Scale aria-hidden />)}
+          {tab("look", "Quick look", <ScanSearch aria-hidden />)}
+        </div>
+        {leaf === "records" && (
+          <div className="what" role="status" title={part && opened?.about}>
+            {part && <i aria-hidden />}
+            <b>{part ? opened!.label : "All"}</b>
+            {count !== null && (
+              <span>
+                · {numberText(count)} {context.catalog.countedWords(report.subject, count)}
+              </span>
+            )}
+            {part && opened?.about && <span style={{ color: "var(--ink-3)" }}>{opened.about}</span>}
+          </div>
+        )}
         <div className="acts">
-          {leaf === "records" && part && <Button $small onPress={onShowAll}>Show all</Button>}
-          {leaf === "records" && onSaveFilter && report.where && <Button $small $icon aria-label="Save these conditions as a filter" onPress={onSaveFilter}><Funnel aria-hidden /></Button>}
-          {leaf === "records" && onExport && <Button $small $icon aria-label="Download these records" onPress={() => onExport(part)}><Download aria-hidden /></Button>}
+          {leaf === "records" && part && (
+            <Button $small onPress={onShowAll}>
+              Show all
+            </Button>
+          )}
+          {leaf === "records" && onSaveFilter && report.where && (
+            <Button
+              $small
+              $icon
+              aria-label="Save these conditions as a filter"
+              onPress={onSaveFilter}
+            >
+              <Funnel aria-hidden />
+            </Button>
+          )}
+          {leaf === "records" && onExport && (
+            <Button $small $icon aria-label="Download these records" onPress={() => onExport(part)}>
+              <Download aria-hidden />
+            </Button>
+          )}
           {leaf === "records" && (
             <DialogTrigger>
               <Button $small>Columns</Button>
-              <Popover placement="top end"><PopoverDialog aria-label="Columns">{({ close }) => <><Choose label="Columns" options={fieldOptions(context.catalog, report.subject.id, () => true)} chosen={shown} many same={samePath} onChoose={toggle} /><Foot><Button $small $look="solid" onPress={close}>Done</Button></Foot></>}</PopoverDialog></Popover>
+              <Popover placement="top end">
+                <PopoverDialog aria-label="Columns">
+                  {({ close }) => (
+                    <>
+                      <Choose
+                        label="Columns"
+                        options={fieldOptions(context.catalog, report.subject.id, () => true)}
+                        chosen={shown}
+                        many
+                        same={samePath}
+                        onChoose={toggle}
+                      />
+                      <Foot>
+                        <Button $small $look="solid" onPress={close}>
+                          Done
+                        </Button>
+                      </Foot>
+                    </>
+                  )}
+                </PopoverDialog>
+              </Popover>
             </DialogTrigger>
           )}
-          {leaf === "workings" && workings.data && <Button $small onPress={() => void navigator.clipboard.writeText(workingsText(workings.data)).then(() => tell("The workings are copied."), () => tell("This browser does not let pages copy."))}><Copy aria-hidden />Copy as text</Button>}
-          <Button $small $icon aria-label={leaf ? "Close the drawer" : "Open the drawer"} onPress={() => onLeaf(leaf ? null : "records")}>{leaf ? <ChevronDown aria-hidden /> : <ChevronUp aria-hidden />}</Button>
+          {leaf === "workings" && workings.data && (
+            <Button
+              $small
+              onPress={() =>
+                void navigator.clipboard.writeText(workingsText(workings.data)).then(
+                  () => tell("The workings are copied."),
+                  () => tell("This browser does not let pages copy."),
+                )
+              }
+            >
+              <Copy aria-hidden />
+              Copy as text
+            </Button>
+          )}
+          <Button
+            $small
+            $icon
+            aria-label={leaf ? "Close the drawer" : "Open the drawer"}
+            onPress={() => onLeaf(leaf ? null : "records")}
+          >
+            {leaf ? <ChevronDown aria-hidden /> : <ChevronUp aria-hidden />}
+          </Button>
         </div>
       </div>
-      {leaf === "records" && <div className="body" role="tabpanel" aria-label="Records"><RecordsTable report={report} {...(part ? { opened: part } : {})} showing={shown} sorts={known} onSort={setSorts} onCount={setCount} {...(canPick ? { picked, onPick: setPicked } : {})} /></div>}
-      {leaf === "records" && picked.size > 0 && <ChangeMany context={context} picked={picked} onDone={() => setPicked(new Set())} />}
-      {leaf === "compare" && <div className="body" role="tabpanel" aria-label="Compare"><Compare context={context} report={report} opened={part} reports={reports} /></div>}
-      {leaf === "look" && <div className="body" role="tabpanel" aria-label="Quick look"><Look context={context} report={report} opened={part} /></div>}
-      {leaf === "workings" && <div className="body" role="tabpanel" aria-label="Workings">{workings.data ? <WorkingsBody workings={workings.data} /> : workings.error ? <p role="alert" style={{ padding: 14 }}>{workings.error.message}</p> : <Waiting style={{ padding: 14 }}>Counting each condition …</Waiting>}</div>}
+      {leaf === "records" && (
+        <div className="body" role="tabpanel" aria-label="Records">
+          <RecordsTable
+            report={report}
+            {...(part ? { opened: part } : {})}
+            showing={shown}
+            sorts={known}
+            onSort={setSorts}
+            onCount={setCount}
+            {...(canPick ? { picked, onPick: setPicked } : {})}
+          />
+        </div>
+      )}
+      {leaf === "records" && picked.size > 0 && (
+        <ChangeMany context={context} picked={picked} onDone={() => setPicked(new Set())} />
+      )}
+      {leaf === "compare" && (
+        <div className="body" role="tabpanel" aria-label="Compare">
+          <Compare context={context} report={report} opened={part} reports={reports} />
+        </div>
+      )}
+      {leaf === "look" && (
+        <div className="body" role="tabpanel" aria-label="Quick look">
+          <Look context={context} report={report} opened={part} />
+        </div>
+      )}
+      {leaf === "workings" && (
+        <div className="body" role="tabpanel" aria-label="Workings">
+          {workings.data ? (
+            <WorkingsBody workings={workings.data} />
+          ) : workings.error ? (
+            <p role="alert" style={{ padding: 14 }}>
+              {workings.error.message}
+            </p>
+          ) : (
+            <Waiting style={{ padding: 14 }}>Counting each condition …</Waiting>
+          )}
+        </div>
+      )}
     </Box>
   );
 }
 
 /** What of a mark opens records: its keys, and its measure where that has records of its own. */
 export const partOf = (opened: Mark | null): OpenedPart | undefined =>
-  opened && (opened.path.length || opened.split !== undefined || opened.measure !== undefined || opened.before || opened.record !== undefined) ? { path: [...opened.path], ...(opened.split === undefined ? {} : { split: opened.split }), ...(opened.measure === undefined ? {} : { measure: opened.measure }), ...(opened.before ? { before: opened.before } : {}), ...(opened.record === undefined ? {} : { record: opened.record }) } : undefined;
+  opened &&
+  (opened.path.length ||
+    opened.split !== undefined ||
+    opened.measure !== undefined ||
+    opened.before ||
+    opened.record !== undefined)
+    ? {
+        path: [...opened.path],
+        ...(opened.split === undefined ? {} : { split: opened.split }),
+        ...(opened.measure === undefined ? {} : { measure: opened.measure }),
+        ...(opened.before ? { before: opened.before } : {}),
+        ...(opened.record === undefined ? {} : { record: opened.record }),
+      }
+    : undefined;

@@ -10,20 +10,52 @@ import { allOfParts, contradictionIn, topParts } from "@/core/filter";
 import { conditionText } from "@/core/sentence";
 import { dayText } from "@/core/time";
 import type { DayNoteLine, EmptiedBy } from "@/contract/room";
-import { Chart, FigureTable, markId, type ChartProps, type DayFlag, type Drawable } from "../charts";
+import {
+  Chart,
+  FigureTable,
+  markId,
+  type ChartProps,
+  type DayFlag,
+  type Drawable,
+} from "../charts";
 import { ask, Button, Empty } from "../kit";
 import { withWhere } from "./pickers";
 import { Rename } from "./Rename";
 
-export const Says = styled.p`font: 400 17px/24px var(--serif); color: var(--ink); b { font-weight: 620; }`;
-export const saidWords = (says: readonly Said[]) => says.map((said, i) => (said.strong ? <b key={i}>{said.text}</b> : <span key={i}>{said.text}</span>));
+export const Says = styled.p`
+  font: 400 17px/24px var(--serif);
+  color: var(--ink);
+  b {
+    font-weight: 620;
+  }
+`;
+export const saidWords = (says: readonly Said[]) =>
+  says.map((said, i) =>
+    said.strong ? <b key={i}>{said.text}</b> : <span key={i}>{said.text}</span>,
+  );
 
 /** In a word: what a figure's number is of. */
-export const measureWords = (shown: Drawable, report: Report, context: AskContext | null): string => {
-  if (shown.kind === "history" && shown.answer.kind === "crossings" && shown.answer.which === "both") return "net";
-  if (shown.kind === "history") return shown.answer.kind === "level" && shown.answer.measure.words !== "count" ? shown.answer.measure.words : context ? context.catalog.subjectWords(report.subject) : "";
+export const measureWords = (
+  shown: Drawable,
+  report: Report,
+  context: AskContext | null,
+): string => {
+  if (
+    shown.kind === "history" &&
+    shown.answer.kind === "crossings" &&
+    shown.answer.which === "both"
+  )
+    return "net";
+  if (shown.kind === "history")
+    return shown.answer.kind === "level" && shown.answer.measure.words !== "count"
+      ? shown.answer.measure.words
+      : context
+        ? context.catalog.subjectWords(report.subject)
+        : "";
   const [measure] = shown.answer.measures;
-  return measure.words === "count" && context ? context.catalog.countedWords(report.subject, shown.answer.total[0].value ?? 0) : measure.words;
+  return measure.words === "count" && context
+    ? context.catalog.countedWords(report.subject, shown.answer.total[0].value ?? 0)
+    : measure.words;
 };
 
 interface FigureBodyProps {
@@ -45,55 +77,183 @@ interface FigureBodyProps {
 }
 
 /** A figure as its picture, its table, or both. */
-export function FigureBody({ shown, report, dress, measure, title, opened, onOpen, asTable, small, onDress, flags, pace, forecast, stretch, onStretch }: FigureBodyProps) {
+export function FigureBody({
+  shown,
+  report,
+  dress,
+  measure,
+  title,
+  opened,
+  onOpen,
+  asTable,
+  small,
+  onDress,
+  flags,
+  pace,
+  forecast,
+  stretch,
+  onStretch,
+}: FigureBodyProps) {
   // What is not known, or never was, is said.
-  if (shown.kind === "history" && shown.blank) return <Says style={{ margin: small ? "auto 0" : 0 }}>{shown.blank}</Says>;
-  const drawn = { onOpen, opened: opened ? markId(opened) : null, label: title, dress, ...(small ? { small } : {}) };
-  const rename = (key: string, label: string) => <Rename label={`Rename ${label}`} value={label} own="" onName={(name) => { const { [key]: _was, ...rest } = dress.names; onDress?.({ ...dress, names: name ? { ...rest, [key]: name } : rest }); }} />;
-  const table = shown.figure && <FigureTable figure={shown.figure} drawn={drawn} measure={measure} {...(onDress ? { rename } : {})} />;
+  if (shown.kind === "history" && shown.blank)
+    return <Says style={{ margin: small ? "auto 0" : 0 }}>{shown.blank}</Says>;
+  const drawn = {
+    onOpen,
+    opened: opened ? markId(opened) : null,
+    label: title,
+    dress,
+    ...(small ? { small } : {}),
+  };
+  const rename = (key: string, label: string) => (
+    <Rename
+      label={`Rename ${label}`}
+      value={label}
+      own=""
+      onName={(name) => {
+        const { [key]: _was, ...rest } = dress.names;
+        onDress?.({ ...dress, names: name ? { ...rest, [key]: name } : rest });
+      }}
+    />
+  );
+  const table = shown.figure && (
+    <FigureTable
+      figure={shown.figure}
+      drawn={drawn}
+      measure={measure}
+      {...(onDress ? { rename } : {})}
+    />
+  );
   if ((asTable || !report.shape || report.shape === "list") && table) return table;
   if (!report.shape || report.shape === "list") return null;
-  const ends = report.kind === "bridge" ? ([shortDay(report.from), shortDay(report.to)] as const) : undefined;
-  const chart = <Chart shape={report.shape} shown={shown} drawn={drawn} measure={measure} {...(onDress ? { onDress } : {})} {...(flags ? { flags } : {})} {...(ends ? { ends } : {})} {...(pace ? { pace } : {})} {...(forecast ? { forecast } : {})} {...(stretch ? { stretch } : {})} {...(onStretch ? { onStretch } : {})} />;
+  const ends =
+    report.kind === "bridge" ? ([shortDay(report.from), shortDay(report.to)] as const) : undefined;
+  const chart = (
+    <Chart
+      shape={report.shape}
+      shown={shown}
+      drawn={drawn}
+      measure={measure}
+      {...(onDress ? { onDress } : {})}
+      {...(flags ? { flags } : {})}
+      {...(ends ? { ends } : {})}
+      {...(pace ? { pace } : {})}
+      {...(forecast ? { forecast } : {})}
+      {...(stretch ? { stretch } : {})}
+      {...(onStretch ? { onStretch } : {})}
+    />
+  );
   if (small || dress.table === "none" || !table) return chart;
-  if (dress.table === "below") return <>{chart}{table}</>;
-  return <div style={{ display: "grid", gridTemplateColumns: "minmax(0, 3fr) minmax(220px, 2fr)", gap: 20, flex: 1, minHeight: 0 }}><div style={{ display: "flex", flexDirection: "column", minWidth: 0 }}>{chart}</div>{table}</div>;
+  if (dress.table === "below")
+    return (
+      <>
+        {chart}
+        {table}
+      </>
+    );
+  return (
+    <div
+      style={{
+        display: "grid",
+        gridTemplateColumns: "minmax(0, 3fr) minmax(220px, 2fr)",
+        gap: 20,
+        flex: 1,
+        minHeight: 0,
+      }}
+    >
+      <div style={{ display: "flex", flexDirection: "column", minWidth: 0 }}>{chart}</div>
+      {table}
+    </div>
+  );
 }
 
-const shortDay = (moment: string): string => (/^\d{4}-\d\d-\d\d/.test(moment) ? dayText(moment.slice(0, 10)) : moment);
+const shortDay = (moment: string): string =>
+  /^\d{4}-\d\d-\d\d/.test(moment) ? dayText(moment.slice(0, 10)) : moment;
 
 /** The notes of days as flags at the stretches of a time axis that hold them, and where history begins. */
 export function flagsOf(notes: readonly DayNoteLine[], shown: Drawable | null): DayFlag[] {
-  const isTrend = shown?.kind === "history" && (shown.answer.kind === "level" || shown.answer.kind === "crossings");
-  const days = shown?.kind === "history" ? shown.pace?.days.map((day) => ({ ...day, from: day.day, to: day.day })) : undefined;
-  const buckets = shown?.kind === "count" ? shown.answer.rows.map((row) => row.path.find((head) => head.bucket)?.bucket) : isTrend && "rows" in shown.answer ? shown.answer.rows.map((row) => row.bucket) : (days ?? []);
-  const place = (holds: (bucket: NonNullable<(typeof buckets)[number]>) => boolean) => buckets.findIndex((bucket) => bucket && holds(bucket));
+  const isTrend =
+    shown?.kind === "history" &&
+    (shown.answer.kind === "level" || shown.answer.kind === "crossings");
+  const days =
+    shown?.kind === "history"
+      ? shown.pace?.days.map((day) => ({ ...day, from: day.day, to: day.day }))
+      : undefined;
+  const buckets =
+    shown?.kind === "count"
+      ? shown.answer.rows.map((row) => row.path.find((head) => head.bucket)?.bucket)
+      : isTrend && "rows" in shown.answer
+        ? shown.answer.rows.map((row) => row.bucket)
+        : (days ?? []);
+  const place = (holds: (bucket: NonNullable<(typeof buckets)[number]>) => boolean) =>
+    buckets.findIndex((bucket) => bucket && holds(bucket));
   const begins = isTrend && "begins" in shown.answer ? shown.answer.begins : null;
-  const first = begins === null ? -1 : place((bucket) => bucket.start <= begins && begins < bucket.end);
-  return [...notes.map((note) => ({ place: place((bucket) => bucket.from <= note.day && note.day <= bucket.to), words: note.words })), { place: first, words: "history begins" }].filter((flag) => flag.place >= 0);
+  const first =
+    begins === null ? -1 : place((bucket) => bucket.start <= begins && begins < bucket.end);
+  return [
+    ...notes.map((note) => ({
+      place: place((bucket) => bucket.from <= note.day && note.day <= bucket.to),
+      words: note.words,
+    })),
+    { place: first, words: "history begins" },
+  ].filter((flag) => flag.place >= 0);
 }
 
 /** Nothing found: the condition that empties it is named, with an offer to drop it. */
-export function NothingFound({ context, report, onChange }: { context: AskContext; report: Report; onChange: (report: Report) => void }) {
+export function NothingFound({
+  context,
+  report,
+  onChange,
+}: {
+  context: AskContext;
+  report: Report;
+  onChange: (report: Report) => void;
+}) {
   const parts = topParts(report.where);
   // Of the past it cannot be told what each condition would leave.
   const isNow = report.kind === "count" || report.kind === "list";
-  const { data } = useQuery({ queryKey: ["emptied", report], queryFn: ({ signal }) => ask<EmptiedBy[]>("/api/room/emptied", { definition: report }, signal), enabled: isNow && parts.length > 0 });
+  const { data } = useQuery({
+    queryKey: ["emptied", report],
+    queryFn: ({ signal }) => ask<EmptiedBy[]>("/api/room/emptied", { definition: report }, signal),
+    enabled: isNow && parts.length > 0,
+  });
   const clash = useMemo(() => contradictionOf(report, context), [report, context]);
   const words = (index: number) => conditionText(parts[index], context.catalog, report.subject.id);
-  const drop = (index: number) => onChange(withWhere(report, allOfParts(parts.filter((_, i) => i !== index))));
-  const says = clash ? `Nothing can match: ${clash}.` : !isNow ? "What could be asked instead:" : `No ${context.catalog.subjectWords(report.subject)} match this.`;
-  const offered = data?.length ? data.map(({ index, without }) => ({ index, without: numberText(without) })) : parts.map((_, index) => ({ index, without: "" }));
+  const drop = (index: number) =>
+    onChange(withWhere(report, allOfParts(parts.filter((_, i) => i !== index))));
+  const says = clash
+    ? `Nothing can match: ${clash}.`
+    : !isNow
+      ? "What could be asked instead:"
+      : `No ${context.catalog.subjectWords(report.subject)} match this.`;
+  const offered = data?.length
+    ? data.map(({ index, without }) => ({ index, without: numberText(without) }))
+    : parts.map((_, index) => ({ index, without: "" }));
   return (
     <Empty says={says}>
-      {data?.[0] && <p style={{ flexBasis: "100%", font: "inherit" }}>It is “{words(data[0].index)}” that empties it.</p>}
-      {offered.slice(0, 5).map(({ index, without }) => <Button key={index} $look="line" onPress={() => drop(index)}>Drop “{words(index)}”{without ? `: ${without}` : ""}</Button>)}
+      {data?.[0] && (
+        <p style={{ flexBasis: "100%", font: "inherit" }}>
+          It is “{words(data[0].index)}” that empties it.
+        </p>
+      )}
+      {offered.slice(0, 5).map(({ index, without }) => (
+        <Button key={index} $look="line" onPress={() => drop(index)}>
+          Drop “{words(index)}”{without ? `: ${without}` : ""}
+        </Button>
+      ))}
     </Empty>
   );
 }
 
 /** Two conditions that can never hold at once, in words. */
 function contradictionOf(report: Report, context: AskContext): string | null {
-  const clash = contradictionIn(report.where, report.subject.id, { ...context, viewer: { person: 0, team: null, teams: [], projects: [] }, projects: null, past: false });
-  return clash && clash.map((one) => conditionText(one, context.catalog, report.subject.id)).join(" and ");
+  const clash = contradictionIn(report.where, report.subject.id, {
+    ...context,
+    viewer: { person: 0, team: null, teams: [], projects: [] },
+    projects: null,
+    past: false,
+  });
+  return (
+    clash &&
+    clash.map((one) => conditionText(one, context.catalog, report.subject.id)).join(" and ")
+  );
 }

@@ -11,16 +11,35 @@ import { Choose } from "./pickers";
 export function PutOnBoard({ report, mayBuild }: { report: number; mayBuild: boolean }) {
   const [isOpen, setOpen] = useState(false);
   const client = useQueryClient();
-  const { data } = useQuery({ queryKey: ["boards"], queryFn: ({ signal }) => ask<KeptDashboard[]>("/api/room/boards", {}, signal), enabled: isOpen, staleTime: 0 });
+  const { data } = useQuery({
+    queryKey: ["boards"],
+    queryFn: ({ signal }) => ask<KeptDashboard[]>("/api/room/boards", {}, signal),
+    enabled: isOpen,
+    staleTime: 0,
+  });
   if (!mayBuild) return null;
   const put = async (board: KeptDashboard | null) => {
     setOpen(false);
     try {
       const below = Math.max(0, ...(board?.tiles ?? []).map((tile) => tile.y + tile.h));
       const tile: Tile = { id: crypto.randomUUID(), report, x: 0, y: below, w: 5, h: 6 };
-      const saved = await ask<{ id: number }>("/api/room/saveDashboard", board ? { id: board.id, version: board.version, name: board.name, purpose: board.purpose, tiles: [...board.tiles, tile] } : { name: "New dashboard", tiles: [tile] });
+      const saved = await ask<{ id: number }>(
+        "/api/room/saveDashboard",
+        board
+          ? {
+              id: board.id,
+              version: board.version,
+              name: board.name,
+              purpose: board.purpose,
+              tiles: [...board.tiles, tile],
+            }
+          : { name: "New dashboard", tiles: [tile] },
+      );
       await client.invalidateQueries({ queryKey: ["boards"] });
-      tell(`It is on ${board?.name ?? "New dashboard"}.`, { words: "Open it", run: () => location.assign(`/dashboards/${saved.id}`) });
+      tell(`It is on ${board?.name ?? "New dashboard"}.`, {
+        words: "Open it",
+        run: () => location.assign(`/dashboards/${saved.id}`),
+      });
     } catch (error) {
       tell((error as Error).message);
     }
@@ -30,7 +49,25 @@ export function PutOnBoard({ report, mayBuild }: { report: number; mayBuild: boo
       <Button $look="line">Put on a dashboard</Button>
       <Popover placement="bottom end">
         <PopoverDialog aria-label="Put on a dashboard">
-          {data ? <div style={{ width: 280, paddingTop: 6 }}><Choose label="Dashboard" options={[...data.map((board) => ({ value: board as KeptDashboard | null, label: board.name, about: `${board.tiles.length} tiles` })), { value: null, label: "A new dashboard", about: "" }]} chosen={[]} onChoose={(board) => void put(board)} /></div> : <Waiting style={{ padding: 14 }}>Looking …</Waiting>}
+          {data ? (
+            <div style={{ width: 280, paddingTop: 6 }}>
+              <Choose
+                label="Dashboard"
+                options={[
+                  ...data.map((board) => ({
+                    value: board as KeptDashboard | null,
+                    label: board.name,
+                    about: `${board.tiles.length} tiles`,
+                  })),
+                  { value: null, label: "A new dashboard", about: "" },
+                ]}
+                chosen={[]}
+                onChoose={(board) => void put(board)}
+              />
+            </div>
+          ) : (
+            <Waiting style={{ padding: 14 }}>Looking …</Waiting>
+          )}
         </PopoverDialog>
       </Popover>
     </DialogTrigger>

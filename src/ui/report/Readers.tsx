@@ -10,18 +10,46 @@ import { Button, Popover, PopoverDialog } from "../kit";
 import { TestEditor, withWhere } from "./pickers";
 
 const Strip = styled.section`
-  background: var(--sand); padding: 8px 32px 9px; display: flex; flex-wrap: wrap; gap: 4px 12px; align-items: baseline; font: 470 19px/28px var(--serif); i { font-weight: 400; color: var(--ink-3); }
-  .choice { font: inherit; color: var(--ink); background: var(--salt); box-shadow: inset 0 -2px 0 var(--plum); padding: 0 10px; min-height: 30px; height: auto; } small { font: 400 12px/16px var(--sans); color: var(--ink-2); } @media (max-width: 900px) { padding: 8px 16px; }
+  background: var(--sand);
+  padding: 8px 32px 9px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  align-items: baseline;
+  font: 470 19px/28px var(--serif);
+  i {
+    font-weight: 400;
+    color: var(--ink-3);
+  }
+  .choice {
+    font: inherit;
+    color: var(--ink);
+    background: var(--salt);
+    box-shadow: inset 0 -2px 0 var(--plum);
+    padding: 0 10px;
+    min-height: 30px;
+    height: auto;
+  }
+  small {
+    font: 400 12px/16px var(--sans);
+    color: var(--ink-2);
+  }
+  @media (max-width: 900px) {
+    padding: 8px 16px;
+  }
 `;
 
 /** Which conditions readers may change, and what a reader chose in place of the builder's: by field, in the words of the sentence. */
 export type Chosen = Readonly<Record<string, string>>;
 
-const isOn = (condition: Condition, field: string): condition is Test => condition.kind === "test" && condition.field.join("/") === field;
+const isOn = (condition: Condition, field: string): condition is Test =>
+  condition.kind === "test" && condition.field.join("/") === field;
 
 /** The report as a reader asks it: each chosen condition in the place of the builder's. What does not read is left as the builder said. */
 export function asRead(report: Report, dress: Dress, chosen: Chosen, context: AskContext): Report {
-  const fields = dress.readers.map((reader) => reader.field).filter((field) => chosen[field] !== undefined);
+  const fields = dress.readers
+    .map((reader) => reader.field)
+    .filter((field) => chosen[field] !== undefined);
   if (fields.length === 0) return report;
   const parts = topParts(report.where).map((part) => {
     const field = fields.find((one) => isOn(part, one));
@@ -32,7 +60,19 @@ export function asRead(report: Report, dress: Dress, chosen: Chosen, context: As
 }
 
 /** Inputs above the figure for the conditions that readers may change, each with the builder's value to go back to. */
-export function Readers({ context, report, dress, chosen, onChoose }: { context: AskContext; report: Report; dress: Dress; chosen: Chosen; onChoose: (chosen: Chosen) => void }) {
+export function Readers({
+  context,
+  report,
+  dress,
+  chosen,
+  onChoose,
+}: {
+  context: AskContext;
+  report: Report;
+  dress: Dress;
+  chosen: Chosen;
+  onChoose: (chosen: Chosen) => void;
+}) {
   const shown = dress.readers.flatMap((reader) => {
     const index = topParts(report.where).findIndex((part) => isOn(part, reader.field));
     return index < 0 ? [] : [{ ...reader, index, own: topParts(report.where)[index] as Test }];
@@ -47,22 +87,61 @@ export function Readers({ context, report, dress, chosen, onChoose }: { context:
     <Strip aria-label="Your choice">
       <i>where</i>
       {shown.map(({ field, label, own, index }, i) => {
-        const read = chosen[field] === undefined ? null : parseConditionText(chosen[field], report.subject.id, context);
+        const read =
+          chosen[field] === undefined
+            ? null
+            : parseConditionText(chosen[field], report.subject.id, context);
         const now = read?.ok && read.value.kind === "test" ? read.value : own;
         const words = conditionText(now, context.catalog, report.subject.id);
         const name = label ?? fieldText(context.catalog, report.subject.id, field.split("/"));
         return (
-          <span key={field} style={{ display: "inline-flex", gap: 6, alignItems: "baseline", flexWrap: "wrap" }}>
+          <span
+            key={field}
+            style={{ display: "inline-flex", gap: 6, alignItems: "baseline", flexWrap: "wrap" }}
+          >
             {i > 0 && <i>and</i>}
             <DialogTrigger>
-              <Button className="choice" aria-label={`${name}: ${words}. Change it`}>{label ? `${label}: ${words}` : words}</Button>
-              <Popover placement="bottom start"><PopoverDialog aria-label={name}>{({ close }) => <TestEditor context={context} report={report} except={index} leaf={now} onLeaf={(leaf) => put(field, conditionText(leaf, context.catalog, report.subject.id))} onDone={close} />}</PopoverDialog></Popover>
+              <Button className="choice" aria-label={`${name}: ${words}. Change it`}>
+                {label ? `${label}: ${words}` : words}
+              </Button>
+              <Popover placement="bottom start">
+                <PopoverDialog aria-label={name}>
+                  {({ close }) => (
+                    <TestEditor
+                      context={context}
+                      report={report}
+                      except={index}
+                      leaf={now}
+                      onLeaf={(leaf) =>
+                        put(field, conditionText(leaf, context.catalog, report.subject.id))
+                      }
+                      onDone={close}
+                    />
+                  )}
+                </PopoverDialog>
+              </Popover>
             </DialogTrigger>
-            {chosen[field] !== undefined && <><Button $small $icon aria-label={`${name} as its builder said`} onPress={() => put(field, null)}><RotateCcw aria-hidden /></Button><small>{read && !read.ok ? "does not read; as built" : "set by you"}</small></>}
+            {chosen[field] !== undefined && (
+              <>
+                <Button
+                  $small
+                  $icon
+                  aria-label={`${name} as its builder said`}
+                  onPress={() => put(field, null)}
+                >
+                  <RotateCcw aria-hidden />
+                </Button>
+                <small>{read && !read.ok ? "does not read; as built" : "set by you"}</small>
+              </>
+            )}
           </span>
         );
       })}
-      {changed > 1 && <Button $small onPress={() => onChoose({})}>Clear all</Button>}
+      {changed > 1 && (
+        <Button $small onPress={() => onChoose({})}>
+          Clear all
+        </Button>
+      )}
     </Strip>
   );
 }

@@ -26,22 +26,53 @@ export function SaveFilter({ context, report, kept, isOpen, onClose, onSaved }: 
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     try {
-      const { id } = await ask<{ id: number }>("/api/room/saveFilter", { ...(kept ? { id: kept.id, version: kept.version } : {}), name, purpose, subject: report.subject, where: report.where ?? null });
+      const { id } = await ask<{ id: number }>("/api/room/saveFilter", {
+        ...(kept ? { id: kept.id, version: kept.version } : {}),
+        name,
+        purpose,
+        subject: report.subject,
+        where: report.where ?? null,
+      });
       tell(`${name.trim()} is saved. Say “filter” and its name wherever you count.`);
       onSaved(id);
       onClose();
     } catch (problem) {
-      setError(problem instanceof AskProblem ? problem.message : "It could not be saved; nothing is lost.");
+      setError(
+        problem instanceof AskProblem ? problem.message : "It could not be saved; nothing is lost.",
+      );
     }
   };
   return (
-    <Dialog title={kept ? `Change ${kept.name}` : "Save these conditions as a filter"} isOpen={isOpen} onOpenChange={(open) => !open && onClose()}>
+    <Dialog
+      title={kept ? `Change ${kept.name}` : "Save these conditions as a filter"}
+      isOpen={isOpen}
+      onOpenChange={(open) => !open && onClose()}
+    >
       <form onSubmit={(event) => void submit(event)} style={{ display: "grid", gap: 10 }}>
-        <p style={{ font: "400 17px/24px var(--serif)" }}>{context.catalog.subjectWords(report.subject)} <i>where</i> {report.where ? conditionText(report.where, context.catalog, report.subject.id) : "all of them"}</p>
-        <Field label="Name" value={name} onChange={(next) => { setName(next); setError(null); }} error={error} autoFocus />
+        <p style={{ font: "400 17px/24px var(--serif)" }}>
+          {context.catalog.subjectWords(report.subject)} <i>where</i>{" "}
+          {report.where
+            ? conditionText(report.where, context.catalog, report.subject.id)
+            : "all of them"}
+        </p>
+        <Field
+          label="Name"
+          value={name}
+          onChange={(next) => {
+            setName(next);
+            setError(null);
+          }}
+          error={error}
+          autoFocus
+        />
         <Field label="What is it for? (may stay empty)" value={purpose} onChange={setPurpose} />
         {kept && <FilterUses id={kept.id} />}
-        <div style={{ display: "flex", gap: 8, justifyContent: "flex-end" }}><Button onPress={onClose}>Leave it</Button><Button type="submit" $look="solid">Save</Button></div>
+        <div style={{ display: "flex", gap: 8, justifyContent: "flex-end" }}>
+          <Button onPress={onClose}>Leave it</Button>
+          <Button type="submit" $look="solid">
+            Save
+          </Button>
+        </div>
       </form>
     </Dialog>
   );
@@ -49,14 +80,29 @@ export function SaveFilter({ context, report, kept, isOpen, onClose, onSaved }: 
 
 /** The reports that change with a saved filter. */
 export function FilterUses({ id }: { id: number }) {
-  const { data, error } = useQuery({ queryKey: ["filterUses", id], queryFn: ({ signal }) => ask<{ id: number; name: string }[]>("/api/room/filterUses", { id }, signal) });
+  const { data, error } = useQuery({
+    queryKey: ["filterUses", id],
+    queryFn: ({ signal }) =>
+      ask<{ id: number; name: string }[]>("/api/room/filterUses", { id }, signal),
+  });
   if (error) return <p role="alert">{error.message}</p>;
   if (!data) return <Waiting>Looking for the reports that use it …</Waiting>;
-  if (data.length === 0) return <p style={{ color: "var(--ink-2)" }}>No report that you may read uses it.</p>;
+  if (data.length === 0)
+    return <p style={{ color: "var(--ink-2)" }}>No report that you may read uses it.</p>;
   return (
     <div>
-      <p style={{ fontWeight: 600 }}>{data.length === 1 ? "This report changes with it:" : `These ${data.length} reports change with it:`}</p>
-      <ul style={{ maxHeight: 160, overflow: "auto" }}>{data.map((report) => <li key={report.id}><Link href={`/reports/${report.id}`}>{report.name}</Link></li>)}</ul>
+      <p style={{ fontWeight: 600 }}>
+        {data.length === 1
+          ? "This report changes with it:"
+          : `These ${data.length} reports change with it:`}
+      </p>
+      <ul style={{ maxHeight: 160, overflow: "auto" }}>
+        {data.map((report) => (
+          <li key={report.id}>
+            <Link href={`/reports/${report.id}`}>{report.name}</Link>
+          </li>
+        ))}
+      </ul>
     </div>
   );
 }

@@ -9,18 +9,36 @@ import { Differences } from "./Versions";
 import type { KeptReport } from "./facts";
 
 /** Saving, saving as a copy and renaming, with what can go wrong. */
-export function useSaving(kept: KeptReport | null, draft: Draft, mayBuild: boolean, forget: (version: number) => void, about: { readonly purpose: string; readonly category: string }) {
+export function useSaving(
+  kept: KeptReport | null,
+  draft: Draft,
+  mayBuild: boolean,
+  forget: (version: number) => void,
+  about: { readonly purpose: string; readonly category: string },
+) {
   const [theirs, setTheirs] = useState<KeptReport | null>(null);
   const [asks, setAsks] = useState<"name" | "copy" | "rename" | null>(null);
   const [notice, setNotice] = useState<string | null>(null);
   const [version, setVersion] = useState(kept?.version ?? 0);
-  const [saved, setSaved] = useState(kept ? JSON.stringify([kept.definition, kept.dress, kept.name, kept.purpose, kept.category]) : "");
+  const [saved, setSaved] = useState(
+    kept
+      ? JSON.stringify([kept.definition, kept.dress, kept.name, kept.purpose, kept.category])
+      : "",
+  );
   const router = useRouter();
-  const isSame = JSON.stringify([draft.report, draft.dress, draft.name, about.purpose, about.category]) === saved;
+  const isSame =
+    JSON.stringify([draft.report, draft.dress, draft.name, about.purpose, about.category]) ===
+    saved;
   useEffect(() => setNotice(null), [draft]);
   const send = async (name: string, asCopy: boolean, over?: number): Promise<number | null> => {
     try {
-      const told = await ask<{ id: number; version: number }>("/api/room/saveReport", { ...(kept && !asCopy ? { id: kept.id, version: over ?? version } : {}), name, ...about, definition: draft.report, dress: draft.dress });
+      const told = await ask<{ id: number; version: number }>("/api/room/saveReport", {
+        ...(kept && !asCopy ? { id: kept.id, version: over ?? version } : {}),
+        name,
+        ...about,
+        definition: draft.report,
+        dress: draft.dress,
+      });
       forget(asCopy ? 0 : told.version);
       setTheirs(null);
       setVersion(told.version);
@@ -32,14 +50,32 @@ export function useSaving(kept: KeptReport | null, draft: Draft, mayBuild: boole
       const [problem] = error instanceof AskProblem ? error.problems : [];
       if (problem?.code === "report.name") throw error;
       setNotice((error as Error).message);
-      if (problem?.code === "report.version" && kept) setTheirs(await ask<KeptReport>("/api/room/report", { id: kept.id }).catch(() => null));
+      if (problem?.code === "report.version" && kept)
+        setTheirs(await ask<KeptReport>("/api/room/report", { id: kept.id }).catch(() => null));
       return null;
     }
   };
   return {
-    asks, notice, theirs, send, close: () => { setAsks(null); setTheirs(null); }, isSaved: Boolean(kept) && isSame, canSave: mayBuild && (!kept || !isSame),
-    state: !kept ? "not saved yet; a draft is kept as you go" : isSame ? "saved" : "changed; not saved yet",
-    begin: () => { if (!mayBuild) return; if (kept) void send(draft.name || kept.name, false); else setAsks("name"); },
+    asks,
+    notice,
+    theirs,
+    send,
+    close: () => {
+      setAsks(null);
+      setTheirs(null);
+    },
+    isSaved: Boolean(kept) && isSame,
+    canSave: mayBuild && (!kept || !isSame),
+    state: !kept
+      ? "not saved yet; a draft is kept as you go"
+      : isSame
+        ? "saved"
+        : "changed; not saved yet",
+    begin: () => {
+      if (!mayBuild) return;
+      if (kept) void send(draft.name || kept.name, false);
+      else setAsks("name");
+    },
     copy: () => setAsks("copy"),
     rename: () => setAsks("rename"),
   };
@@ -50,7 +86,21 @@ interface About {
   readonly category: string;
 }
 
-export function SaveDialog({ saving, proposed, about, onAbout, onNamed, onSaved }: { saving: ReturnType<typeof useSaving>; proposed: string; about: About; onAbout: (about: About) => void; onNamed: (name: string) => void; onSaved: (id: number) => void }) {
+export function SaveDialog({
+  saving,
+  proposed,
+  about,
+  onAbout,
+  onNamed,
+  onSaved,
+}: {
+  saving: ReturnType<typeof useSaving>;
+  proposed: string;
+  about: About;
+  onAbout: (about: About) => void;
+  onNamed: (name: string) => void;
+  onSaved: (id: number) => void;
+}) {
   const [name, setName] = useState(proposed);
   const [error, setError] = useState<string | null>(null);
   useEffect(() => {
@@ -71,31 +121,80 @@ export function SaveDialog({ saving, proposed, about, onAbout, onNamed, onSaved 
       setError((problem as Error).message);
     }
   };
-  const title = { name: "Save this report", copy: "Save as a copy", rename: "Rename" }[saving.asks ?? "name"];
+  const title = { name: "Save this report", copy: "Save as a copy", rename: "Rename" }[
+    saving.asks ?? "name"
+  ];
   return (
-    <Dialog title={title} isOpen={saving.asks !== null} onOpenChange={(open) => !open && saving.close()}>
+    <Dialog
+      title={title}
+      isOpen={saving.asks !== null}
+      onOpenChange={(open) => !open && saving.close()}
+    >
       <form onSubmit={(event) => void submit(event)}>
         <Field label="Name" value={name} onChange={setName} error={error} autoFocus />
-        <div style={{ display: "grid", gap: 10, marginTop: 10 }}><Field label="What question does it answer? (may stay empty)" value={about.purpose} onChange={(purpose) => onAbout({ ...about, purpose })} /><Field label="Category (may stay empty)" value={about.category} onChange={(category) => onAbout({ ...about, category })} /></div>
-        <div style={{ display: "flex", gap: 8, marginTop: 18, justifyContent: "flex-end" }}><Button onPress={saving.close}>Leave it</Button><Button type="submit" $look="solid">{saving.asks === "rename" ? "Rename" : "Save"}</Button></div>
+        <div style={{ display: "grid", gap: 10, marginTop: 10 }}>
+          <Field
+            label="What question does it answer? (may stay empty)"
+            value={about.purpose}
+            onChange={(purpose) => onAbout({ ...about, purpose })}
+          />
+          <Field
+            label="Category (may stay empty)"
+            value={about.category}
+            onChange={(category) => onAbout({ ...about, category })}
+          />
+        </div>
+        <div style={{ display: "flex", gap: 8, marginTop: 18, justifyContent: "flex-end" }}>
+          <Button onPress={saving.close}>Leave it</Button>
+          <Button type="submit" $look="solid">
+            {saving.asks === "rename" ? "Rename" : "Save"}
+          </Button>
+        </div>
       </form>
     </Dialog>
   );
 }
 
 /** Two saved at once: the difference in words, and the choice between theirs, mine over theirs, and both. */
-export function Conflict({ context, saving, draft, onTheirs }: { context: AskContext; saving: ReturnType<typeof useSaving>; draft: Draft; onTheirs: () => void }) {
+export function Conflict({
+  context,
+  saving,
+  draft,
+  onTheirs,
+}: {
+  context: AskContext;
+  saving: ReturnType<typeof useSaving>;
+  draft: Draft;
+  onTheirs: () => void;
+}) {
   const { theirs } = saving;
   if (!theirs) return null;
-  const list = [...reportDifferences(theirs.definition, draft.report, context.catalog), ...dressDifferences(theirs.dress, draft.dress)];
+  const list = [
+    ...reportDifferences(theirs.definition, draft.report, context.catalog),
+    ...dressDifferences(theirs.dress, draft.dress),
+  ];
   return (
-    <Dialog title="Somebody saved meanwhile" isOpen onOpenChange={(open) => !open && saving.close()}>
+    <Dialog
+      title="Somebody saved meanwhile"
+      isOpen
+      onOpenChange={(open) => !open && saving.close()}
+    >
       <p style={{ marginBottom: 10 }}>{saving.notice}</p>
       <Differences list={list} was="theirs" now="mine" />
-      <div style={{ display: "flex", gap: 8, justifyContent: "flex-end", marginTop: 16, flexWrap: "wrap" }}>
+      <div
+        style={{
+          display: "flex",
+          gap: 8,
+          justifyContent: "flex-end",
+          marginTop: 16,
+          flexWrap: "wrap",
+        }}
+      >
         <Button onPress={onTheirs}>Take theirs</Button>
         <Button onPress={saving.copy}>Keep both: save mine as a copy</Button>
-        <Button $look="solid" onPress={() => void saving.send(draft.name, false, theirs.version)}>Save mine over it</Button>
+        <Button $look="solid" onPress={() => void saving.send(draft.name, false, theirs.version)}>
+          Save mine over it
+        </Button>
       </div>
     </Dialog>
   );

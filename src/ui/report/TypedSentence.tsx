@@ -1,6 +1,14 @@
 "use client";
 import { CircleAlert } from "lucide-react";
-import { useEffect, useId, useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent } from "react";
+import {
+  useEffect,
+  useId,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+} from "react";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
 import type { Report } from "@/core/definition";
@@ -10,21 +18,118 @@ import { Button } from "../kit";
 import { sayStyle } from "./sentenceStyle";
 
 const Frame = styled.div<{ $length: number }>`
-  position: relative; background: var(--salt); box-shadow: inset 0 -3px 0 var(--plum), 0 0 0 3px var(--plum); margin: 6px -16px 0; padding: 4px 16px 8px;
-  textarea, .under { ${sayStyle} width: 100%; border: 0; padding: 0; margin: 0; display: block; white-space: pre-wrap; overflow-wrap: break-word; background: none; resize: none; overflow: hidden; outline: none !important; box-shadow: none !important; }
-  textarea { position: relative; color: var(--ink); caret-color: var(--plum); }
-  .under { position: absolute; left: 16px; right: 16px; top: 4px; width: auto; color: transparent; pointer-events: none; }
-  .under mark { background: none; color: transparent; text-decoration: underline wavy var(--alarm) 3px; text-underline-offset: 5px; text-decoration-skip-ink: none; }
+  position: relative;
+  background: var(--salt);
+  box-shadow:
+    inset 0 -3px 0 var(--plum),
+    0 0 0 3px var(--plum);
+  margin: 6px -16px 0;
+  padding: 4px 16px 8px;
+  textarea,
+  .under {
+    ${sayStyle} width: 100%;
+    border: 0;
+    padding: 0;
+    margin: 0;
+    display: block;
+    white-space: pre-wrap;
+    overflow-wrap: break-word;
+    background: none;
+    resize: none;
+    overflow: hidden;
+    outline: none !important;
+    box-shadow: none !important;
+  }
+  textarea {
+    position: relative;
+    color: var(--ink);
+    caret-color: var(--plum);
+  }
+  .under {
+    position: absolute;
+    left: 16px;
+    right: 16px;
+    top: 4px;
+    width: auto;
+    color: transparent;
+    pointer-events: none;
+  }
+  .under mark {
+    background: none;
+    color: transparent;
+    text-decoration: underline wavy var(--alarm) 3px;
+    text-underline-offset: 5px;
+    text-decoration-skip-ink: none;
+  }
 `;
-const ErrorLine = styled.div`display: flex; align-items: center; gap: 9px; min-height: 34px; flex-wrap: wrap; svg { color: var(--alarm); flex: none; } .key { color: var(--ink-3); }`;
+const ErrorLine = styled.div`
+  display: flex;
+  align-items: center;
+  gap: 9px;
+  min-height: 34px;
+  flex-wrap: wrap;
+  svg {
+    color: var(--alarm);
+    flex: none;
+  }
+  .key {
+    color: var(--ink-3);
+  }
+`;
 const List = styled.div`
-  position: absolute; z-index: 10; width: min(610px, calc(100vw - 32px)); background: var(--salt); border-top: 3px solid var(--plum); box-shadow: var(--shade); margin-top: 2px;
-  .expected { padding: 8px 14px 4px; color: var(--ink-2); font-size: 13px; }
-  li { display: grid; grid-template-columns: minmax(0, 1fr) 90px minmax(0, 1fr); gap: 10px; padding: 3px 14px; cursor: pointer; align-items: baseline; }
-  li[aria-selected="true"] { background: var(--mallow-2); box-shadow: inset 3px 0 0 var(--plum); }
-  li b { font: 500 17px/24px var(--serif); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; } li b.join { font-style: italic; color: var(--ink-2); }
-  li span { color: var(--ink-2); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-  .foot { background: var(--mallow); padding: 6px 14px; font-size: 12.5px; color: var(--ink-2); display: flex; gap: 16px; } kbd { font: 500 11.5px/16px var(--sans); border-bottom: 1.5px solid currentColor; padding: 0 3px; }
+  position: absolute;
+  z-index: 10;
+  width: min(610px, calc(100vw - 32px));
+  background: var(--salt);
+  border-top: 3px solid var(--plum);
+  box-shadow: var(--shade);
+  margin-top: 2px;
+  .expected {
+    padding: 8px 14px 4px;
+    color: var(--ink-2);
+    font-size: 13px;
+  }
+  li {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 90px minmax(0, 1fr);
+    gap: 10px;
+    padding: 3px 14px;
+    cursor: pointer;
+    align-items: baseline;
+  }
+  li[aria-selected="true"] {
+    background: var(--mallow-2);
+    box-shadow: inset 3px 0 0 var(--plum);
+  }
+  li b {
+    font: 500 17px/24px var(--serif);
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  li b.join {
+    font-style: italic;
+    color: var(--ink-2);
+  }
+  li span {
+    color: var(--ink-2);
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .foot {
+    background: var(--mallow);
+    padding: 6px 14px;
+    font-size: 12.5px;
+    color: var(--ink-2);
+    display: flex;
+    gap: 16px;
+  }
+  kbd {
+    font: 500 11.5px/16px var(--sans);
+    border-bottom: 1.5px solid currentColor;
+    padding: 0 3px;
+  }
 `;
 const SHOWN = 8;
 
@@ -46,10 +151,21 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
   const id = useId();
   const parsed = useMemo(() => parseSentence(text, context), [text, context]);
   const problem = parsed.ok ? null : parsed.problems[0];
-  const completions = useMemo(() => (isListed ? completeSentence(text, caret, context) : { list: [], expected: [] }), [isListed, text, caret, context]);
-  const shown = completions.list.slice(Math.max(0, at - SHOWN + 1), Math.max(0, at - SHOWN + 1) + SHOWN);
+  const completions = useMemo(
+    () => (isListed ? completeSentence(text, caret, context) : { list: [], expected: [] }),
+    [isListed, text, caret, context],
+  );
+  const shown = completions.list.slice(
+    Math.max(0, at - SHOWN + 1),
+    Math.max(0, at - SHOWN + 1) + SHOWN,
+  );
   const first = Math.max(0, at - SHOWN + 1);
-  const isStillTyping = problem?.code === "sentence.unfinished" || (problem?.at?.to === text.length && caret === text.length && isListed && completions.list.length > 0);
+  const isStillTyping =
+    problem?.code === "sentence.unfinished" ||
+    (problem?.at?.to === text.length &&
+      caret === text.length &&
+      isListed &&
+      completions.list.length > 0);
   useLayoutEffect(() => {
     const { current } = area;
     if (!current) return;
@@ -73,9 +189,13 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
     const place = from + words.length;
     setCaret(place);
     setAt(0);
-    requestAnimationFrame(() => { area.current?.focus(); area.current?.setSelectionRange(place, place); });
+    requestAnimationFrame(() => {
+      area.current?.focus();
+      area.current?.setSelectionRange(place, place);
+    });
   };
-  const take = (one: Completion) => replace(one.from, caret, `${one.words}${/^\s/.test(text.slice(caret)) ? "" : " "}`);
+  const take = (one: Completion) =>
+    replace(one.from, caret, `${one.words}${/^\s/.test(text.slice(caret)) ? "" : " "}`);
   const mend = (words: string) => problem?.at && replace(problem.at.from, problem.at.to, words);
   const onKeyDown = (event: KeyboardEvent) => {
     const isOpen = isListed && completions.list.length > 0;
@@ -86,37 +206,88 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
       if (!isOpen && event.key === "ArrowUp") return;
       event.preventDefault();
       if (!isOpen) setListed(true);
-      else setAt((at + (event.key === "ArrowDown" ? 1 : -1) + completions.list.length) % completions.list.length);
+      else
+        setAt(
+          (at + (event.key === "ArrowDown" ? 1 : -1) + completions.list.length) %
+            completions.list.length,
+        );
     } else if (event.key === "Tab" && isOpen && !event.shiftKey) {
       event.preventDefault();
       take(completions.list[at]);
     } else if (event.key === "Enter") {
       event.preventDefault();
       if (isOpen && problem) take(completions.list[at]);
-      else if (parsed.ok) { onRead(parsed.value); onBack(); }
+      else if (parsed.ok) {
+        onRead(parsed.value);
+        onBack();
+      }
     } else if (event.key === "Escape") {
       event.stopPropagation();
       if (isOpen) setListed(false);
-      else { const before = parseSentence(start, context); if (before.ok) onRead(before.value); onBack(); }
+      else {
+        const before = parseSentence(start, context);
+        if (before.ok) onRead(before.value);
+        onBack();
+      }
     }
   };
   return (
     <div style={{ position: "relative" }}>
       <Frame $length={text.length}>
-        <div className="under" aria-hidden>{problem?.at && !isStillTyping ? <>{text.slice(0, problem.at.from)}<mark>{text.slice(problem.at.from, problem.at.to) || " "}</mark>{text.slice(problem.at.to)}</> : text}</div>
+        <div className="under" aria-hidden>
+          {problem?.at && !isStillTyping ? (
+            <>
+              {text.slice(0, problem.at.from)}
+              <mark>{text.slice(problem.at.from, problem.at.to) || " "}</mark>
+              {text.slice(problem.at.to)}
+            </>
+          ) : (
+            text
+          )}
+        </div>
         <textarea
-          ref={area} rows={1} spellCheck={false} maxLength={10_000} value={text} role="combobox" aria-label="The sentence" aria-expanded={isListed && completions.list.length > 0} aria-controls={`${id}-list`} aria-autocomplete="list"
-          aria-activedescendant={isListed && completions.list[at] ? `${id}-${at}` : undefined} aria-invalid={Boolean(problem) && !isStillTyping} aria-describedby={`${id}-error`}
-          onChange={(event) => { setText(event.target.value.replace(/\n/g, " ")); setCaret(event.target.selectionStart); setAt(0); setListed(true); }}
-          onSelect={(event) => setCaret(event.currentTarget.selectionStart)} onBlur={() => setListed(false)} onKeyDown={onKeyDown}
+          ref={area}
+          rows={1}
+          spellCheck={false}
+          maxLength={10_000}
+          value={text}
+          role="combobox"
+          aria-label="The sentence"
+          aria-expanded={isListed && completions.list.length > 0}
+          aria-controls={`${id}-list`}
+          aria-autocomplete="list"
+          aria-activedescendant={isListed && completions.list[at] ? `${id}-${at}` : undefined}
+          aria-invalid={Boolean(problem) && !isStillTyping}
+          aria-describedby={`${id}-error`}
+          onChange={(event) => {
+            setText(event.target.value.replace(/\n/g, " "));
+            setCaret(event.target.selectionStart);
+            setAt(0);
+            setListed(true);
+          }}
+          onSelect={(event) => setCaret(event.currentTarget.selectionStart)}
+          onBlur={() => setListed(false)}
+          onKeyDown={onKeyDown}
         />
       </Frame>
       <ErrorLine id={`${id}-error`} role="status">
         {problem && !isStillTyping && (
           <>
             <CircleAlert size={17} aria-hidden />
-            <span>{problem.message}{problem.hint ? `; ${problem.hint}` : ""}.</span>
-            {problem.nearest?.map((words, i) => <Button key={words} $small $look={i === 0 ? "line" : "plain"} onPress={() => mend(words)}>{words}</Button>)}
+            <span>
+              {problem.message}
+              {problem.hint ? `; ${problem.hint}` : ""}.
+            </span>
+            {problem.nearest?.map((words, i) => (
+              <Button
+                key={words}
+                $small
+                $look={i === 0 ? "line" : "plain"}
+                onPress={() => mend(words)}
+              >
+                {words}
+              </Button>
+            ))}
             {problem.nearest?.[0] && <span className="key">Ctrl Enter mends it</span>}
           </>
         )}
@@ -127,12 +298,40 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
           <div className="expected">Here: {completions.expected.slice(0, 6).join(", ")}</div>
           <ul id={`${id}-list`} role="listbox" aria-label="What can be written here">
             {shown.map((one, i) => (
-              <li key={one.words} id={`${id}-${first + i}`} role="option" aria-selected={first + i === at} onMouseDown={(event) => { event.preventDefault(); take(one); }}>
-                <b className={["clause", "keyword", "operator"].includes(one.kind) ? "join" : undefined}>{one.words}</b><span>{one.kind}</span><span>{one.means ?? ""}</span>
+              <li
+                key={one.words}
+                id={`${id}-${first + i}`}
+                role="option"
+                aria-selected={first + i === at}
+                onMouseDown={(event) => {
+                  event.preventDefault();
+                  take(one);
+                }}
+              >
+                <b
+                  className={
+                    ["clause", "keyword", "operator"].includes(one.kind) ? "join" : undefined
+                  }
+                >
+                  {one.words}
+                </b>
+                <span>{one.kind}</span>
+                <span>{one.means ?? ""}</span>
               </li>
             ))}
           </ul>
-          <div className="foot"><span><kbd>Tab</kbd> takes it</span><span><kbd>↓</kbd> next</span><span><kbd>Esc</kbd> closes the list</span><span style={{ marginLeft: "auto" }}>{completions.list.length} in all</span></div>
+          <div className="foot">
+            <span>
+              <kbd>Tab</kbd> takes it
+            </span>
+            <span>
+              <kbd>↓</kbd> next
+            </span>
+            <span>
+              <kbd>Esc</kbd> closes the list
+            </span>
+            <span style={{ marginLeft: "auto" }}>{completions.list.length} in all</span>
+          </div>
         </List>
       )}
     </div>

@@ -8,34 +8,174 @@ import { dressDifferences, printReport, reportDifferences, type Difference } fro
 import type { VersionLine } from "@/contract/room";
 import { ask, Button, Dialog, Waiting } from "../kit";
 
-const Rows = styled.ul`max-height: 46vh; overflow: auto; li { border-top: 1px solid var(--line); padding: 8px 0; display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 2px 12px; } li b { font-weight: 650; } li small { color: var(--ink-2); } p { font: 400 15px/20px var(--serif); grid-column: 1 / -1; }`;
-const Table = styled.table`border-collapse: collapse; width: 100%; td, th { text-align: left; border-top: 1px solid var(--line); padding: 5px 12px 5px 0; vertical-align: baseline; font-weight: 400; } th { font-weight: 650; } thead th { color: var(--ink-2); font-weight: 500; font-size: 12.5px; border-top: 0; }`;
+const Rows = styled.ul`
+  max-height: 46vh;
+  overflow: auto;
+  li {
+    border-top: 1px solid var(--line);
+    padding: 8px 0;
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 2px 12px;
+  }
+  li b {
+    font-weight: 650;
+  }
+  li small {
+    color: var(--ink-2);
+  }
+  p {
+    font: 400 15px/20px var(--serif);
+    grid-column: 1 / -1;
+  }
+`;
+const Table = styled.table`
+  border-collapse: collapse;
+  width: 100%;
+  td,
+  th {
+    text-align: left;
+    border-top: 1px solid var(--line);
+    padding: 5px 12px 5px 0;
+    vertical-align: baseline;
+    font-weight: 400;
+  }
+  th {
+    font-weight: 650;
+  }
+  thead th {
+    color: var(--ink-2);
+    font-weight: 500;
+    font-size: 12.5px;
+    border-top: 0;
+  }
+`;
 
 /** What differs, in words: each part as it was and as it is. */
-export function Differences({ list, was, now }: { list: readonly Difference[]; was: string; now: string }) {
+export function Differences({
+  list,
+  was,
+  now,
+}: {
+  list: readonly Difference[];
+  was: string;
+  now: string;
+}) {
   if (list.length === 0) return <p>They say the same and look the same.</p>;
-  return <Table><thead><tr><th /><th>{was}</th><th>{now}</th></tr></thead><tbody>{list.map((one) => <tr key={one.about}><th scope="row">{one.about}</th><td>{one.was ?? "nothing"}</td><td>{one.now ?? "nothing"}</td></tr>)}</tbody></Table>;
+  return (
+    <Table>
+      <thead>
+        <tr>
+          <th />
+          <th>{was}</th>
+          <th>{now}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {list.map((one) => (
+          <tr key={one.about}>
+            <th scope="row">{one.about}</th>
+            <td>{one.was ?? "nothing"}</td>
+            <td>{one.now ?? "nothing"}</td>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
 }
 
-const when = (iso: string) => new Date(iso).toLocaleString("en-GB", { weekday: "short", day: "numeric", month: "short", year: "numeric", hour: "2-digit", minute: "2-digit" });
+const when = (iso: string) =>
+  new Date(iso).toLocaleString("en-GB", {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+    year: "numeric",
+    hour: "2-digit",
+    minute: "2-digit",
+  });
 
 /** Every save of a report: looked at, compared in words with what is there now, and taken back. */
-export function Versions({ context, id, report, dress, isOpen, onClose, onTake }: { context: AskContext; id: number; report: Report; dress: Dress; isOpen: boolean; onClose: () => void; onTake: (report: Report, dress: Dress, version: number) => void }) {
-  const { data } = useQuery({ queryKey: ["versions", id, isOpen], queryFn: ({ signal }) => ask<VersionLine[]>("/api/room/versions", { kind: "report", id }, signal), enabled: isOpen });
+export function Versions({
+  context,
+  id,
+  report,
+  dress,
+  isOpen,
+  onClose,
+  onTake,
+}: {
+  context: AskContext;
+  id: number;
+  report: Report;
+  dress: Dress;
+  isOpen: boolean;
+  onClose: () => void;
+  onTake: (report: Report, dress: Dress, version: number) => void;
+}) {
+  const { data } = useQuery({
+    queryKey: ["versions", id, isOpen],
+    queryFn: ({ signal }) =>
+      ask<VersionLine[]>("/api/room/versions", { kind: "report", id }, signal),
+    enabled: isOpen,
+  });
   const [looked, setLooked] = useState<number | null>(null);
-  const read = (line: VersionLine) => ({ report: ReportSchema.safeParse(line.body.definition), dress: DressSchema.safeParse(line.body.dress) });
+  const read = (line: VersionLine) => ({
+    report: ReportSchema.safeParse(line.body.definition),
+    dress: DressSchema.safeParse(line.body.dress),
+  });
   return (
     <Dialog title="Earlier versions" isOpen={isOpen} onOpenChange={(open) => !open && onClose()}>
-      {!data ? <Waiting>Looking …</Waiting> : (
+      {!data ? (
+        <Waiting>Looking …</Waiting>
+      ) : (
         <Rows>
           {data.map((line) => {
             const old = read(line);
             return (
               <li key={line.version}>
-                <span><b>Version {line.version}</b> <small>{line.savedBy}, {when(line.savedAt)}</small></span>
-                <span><Button $small onPress={() => setLooked(looked === line.version ? null : line.version)}>{looked === line.version ? "Close" : "Compare"}</Button>{old.report.success && old.dress.success && <Button $small $look="line" onPress={() => { onTake(old.report.data!, old.dress.data!, line.version); onClose(); }}>Take it back</Button>}</span>
-                <p>{old.report.success ? printReport(old.report.data, context.catalog) : "It does not read any more."}</p>
-                {looked === line.version && old.report.success && old.dress.success && <div style={{ gridColumn: "1 / -1" }}><Differences list={[...reportDifferences(old.report.data, report, context.catalog), ...dressDifferences(old.dress.data, dress)]} was={`version ${line.version}`} now="now" /></div>}
+                <span>
+                  <b>Version {line.version}</b>{" "}
+                  <small>
+                    {line.savedBy}, {when(line.savedAt)}
+                  </small>
+                </span>
+                <span>
+                  <Button
+                    $small
+                    onPress={() => setLooked(looked === line.version ? null : line.version)}
+                  >
+                    {looked === line.version ? "Close" : "Compare"}
+                  </Button>
+                  {old.report.success && old.dress.success && (
+                    <Button
+                      $small
+                      $look="line"
+                      onPress={() => {
+                        onTake(old.report.data!, old.dress.data!, line.version);
+                        onClose();
+                      }}
+                    >
+                      Take it back
+                    </Button>
+                  )}
+                </span>
+                <p>
+                  {old.report.success
+                    ? printReport(old.report.data, context.catalog)
+                    : "It does not read any more."}
+                </p>
+                {looked === line.version && old.report.success && old.dress.success && (
+                  <div style={{ gridColumn: "1 / -1" }}>
+                    <Differences
+                      list={[
+                        ...reportDifferences(old.report.data, report, context.catalog),
+                        ...dressDifferences(old.dress.data, dress),
+                      ]}
+                      was={`version ${line.version}`}
+                      now="now"
+                    />
+                  </div>
+                )}
               </li>
             );
           })}

@@ -12,6 +12,10 @@ export interface RoomFacts {
   readonly mayChangeItems: boolean;
 }
 
-export const contextOf = (facts: RoomFacts): AskContext => ({ catalog: new Catalog(facts.data), now: facts.now, calendar: { ...facts.calendar, holidays: new Set(facts.calendar.holidays) } });
+export const contextOf = (facts: RoomFacts): AskContext => ({
+  catalog: new Catalog(facts.data),
+  now: facts.now,
+  calendar: { ...facts.calendar, holidays: new Set(facts.calendar.holidays) },
+});
 
 export type { KeptReport } from "@/contract/room";

@@ -6,13 +6,44 @@ import type { PersonLine } from "@/contract/room";
 import { ask, Button, Dialog, Field, Mast, Page, Purpose, tell, Title } from "../kit";
 import { Leaves } from "./Leaves";
 
-const Table = styled.table`border-collapse: collapse; margin: 12px 32px 40px; width: min(980px, calc(100% - 64px)); th { text-align: left; font-weight: 500; font-size: 12.5px; color: var(--ink-2); padding: 4px 14px 4px 0; } td { border-top: 1px solid var(--line); padding: 5px 14px 5px 0; height: 38px; } td:first-child { font: 560 17px/22px var(--serif); } @media (max-width: 700px) { margin: 12px 16px; width: calc(100% - 32px); td:nth-child(4), th:nth-child(4) { display: none; } }`;
+const Table = styled.table`
+  border-collapse: collapse;
+  margin: 12px 32px 40px;
+  width: min(980px, calc(100% - 64px));
+  th {
+    text-align: left;
+    font-weight: 500;
+    font-size: 12.5px;
+    color: var(--ink-2);
+    padding: 4px 14px 4px 0;
+  }
+  td {
+    border-top: 1px solid var(--line);
+    padding: 5px 14px 5px 0;
+    height: 38px;
+  }
+  td:first-child {
+    font: 560 17px/22px var(--serif);
+  }
+  @media (max-width: 700px) {
+    margin: 12px 16px;
+    width: calc(100% - 32px);
+    td:nth-child(4),
+    th:nth-child(4) {
+      display: none;
+    }
+  }
+`;
 
 /** Everyone, and the one-time links by which they come in. */
 export function People({ people }: { people: readonly PersonLine[] }) {
   const [words, setWords] = useState("");
   const [link, setLink] = useState<{ name: string; href: string } | null>(null);
-  const found = people.filter((person) => `${person.name} ${person.login} ${person.team ?? ""} ${person.role}`.toLowerCase().includes(words.trim().toLowerCase()));
+  const found = people.filter((person) =>
+    `${person.name} ${person.login} ${person.team ?? ""} ${person.role}`
+      .toLowerCase()
+      .includes(words.trim().toLowerCase()),
+  );
   const invite = async (person: PersonLine) => {
     try {
       const secret = await ask<string>("/api/room/invite", { id: person.id });
@@ -23,22 +54,80 @@ export function People({ people }: { people: readonly PersonLine[] }) {
   };
   return (
     <Page>
-      <Mast><Title>Settings</Title><Purpose>{people.length} people; {people.filter((person) => person.hasAccount).length} may sign in.</Purpose></Mast>
+      <Mast>
+        <Title>Settings</Title>
+        <Purpose>
+          {people.length} people; {people.filter((person) => person.hasAccount).length} may sign in.
+        </Purpose>
+      </Mast>
       <Leaves />
-      <div style={{ padding: "14px 32px 0", maxWidth: 420 }}><Field label="Find somebody" value={words} onChange={setWords} /></div>
+      <div style={{ padding: "14px 32px 0", maxWidth: 420 }}>
+        <Field label="Find somebody" value={words} onChange={setWords} />
+      </div>
       <Table>
-        <thead><tr><th>Name</th><th>Login</th><th>Role</th><th>Team</th><th>Sign-in</th><th><span className="none" /></th></tr></thead>
+        <thead>
+          <tr>
+            <th>Name</th>
+            <th>Login</th>
+            <th>Role</th>
+            <th>Team</th>
+            <th>Sign-in</th>
+            <th>
+              <span className="none" />
+            </th>
+          </tr>
+        </thead>
         <tbody>
           {found.slice(0, 300).map((person) => (
-            <tr key={person.id}><td>{person.name}</td><td>{person.login}</td><td>{person.role}</td><td>{person.team ?? "none"}</td><td>{!person.active ? "not active" : person.hasAccount ? "has a password" : "not yet invited in"}</td><td>{person.active && <Button $small onPress={() => void invite(person)}><Link2 aria-hidden />{person.hasAccount ? "Link for a new password" : "Invite"}</Button>}</td></tr>
+            <tr key={person.id}>
+              <td>{person.name}</td>
+              <td>{person.login}</td>
+              <td>{person.role}</td>
+              <td>{person.team ?? "none"}</td>
+              <td>
+                {!person.active
+                  ? "not active"
+                  : person.hasAccount
+                    ? "has a password"
+                    : "not yet invited in"}
+              </td>
+              <td>
+                {person.active && (
+                  <Button $small onPress={() => void invite(person)}>
+                    <Link2 aria-hidden />
+                    {person.hasAccount ? "Link for a new password" : "Invite"}
+                  </Button>
+                )}
+              </td>
+            </tr>
           ))}
         </tbody>
       </Table>
       {found.length === 0 && <p style={{ padding: "0 32px" }}>Nobody is called that.</p>}
-      <Dialog title={`A link for ${link?.name ?? ""}`} isOpen={link !== null} onOpenChange={(open) => !open && setLink(null)}>
-        <p style={{ marginBottom: 12 }}>It works once, for 7 days. Send it to nobody else; it is shown only here.</p>
+      <Dialog
+        title={`A link for ${link?.name ?? ""}`}
+        isOpen={link !== null}
+        onOpenChange={(open) => !open && setLink(null)}
+      >
+        <p style={{ marginBottom: 12 }}>
+          It works once, for 7 days. Send it to nobody else; it is shown only here.
+        </p>
         <Field label="Link" value={link?.href ?? ""} isReadOnly />
-        <div style={{ display: "flex", justifyContent: "flex-end", gap: 8, marginTop: 16 }}><Button onPress={() => setLink(null)}>Close</Button><Button $look="solid" onPress={() => void navigator.clipboard.writeText(link?.href ?? "").then(() => tell("The link is copied."), () => tell("This browser does not let pages copy; select the link instead."))}><Copy aria-hidden />Copy</Button></div>
+        <div style={{ display: "flex", justifyContent: "flex-end", gap: 8, marginTop: 16 }}>
+          <Button onPress={() => setLink(null)}>Close</Button>
+          <Button
+            $look="solid"
+            onPress={() =>
+              void navigator.clipboard.writeText(link?.href ?? "").then(
+                () => tell("The link is copied."),
+                () => tell("This browser does not let pages copy; select the link instead."),
+              )
+            }
+          >
+            <Copy aria-hidden />
+            Copy
+          </Button>
+        </div>
       </Dialog>
     </Page>
   );

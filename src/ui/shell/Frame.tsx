@@ -9,7 +9,12 @@ import { GlobalStyle } from "../tokens";
 
 /** Styles on the server, links without reloads, one cache of answers, and the place for messages. */
 export function Frame({ children }: { children: ReactNode }) {
-  const [client] = useState(() => new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, staleTime: 30_000 } } }));
+  const [client] = useState(
+    () =>
+      new QueryClient({
+        defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, staleTime: 30_000 } },
+      }),
+  );
   const router = useRouter();
   return (
     <Styles>

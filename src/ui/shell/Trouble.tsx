@@ -4,7 +4,23 @@ import { useEffect, useState } from "react";
 import styled from "styled-components";
 import { Button } from "../kit";
 
-const Box = styled.main`min-height: 100vh; display: grid; place-content: center; gap: 16px; padding: 32px; max-width: 60ch; margin: 0 auto; h1 { font: 560 38px/42px var(--serif); letter-spacing: -0.02em; } p { font: 400 19px/27px var(--serif); color: var(--ink-2); }`;
+const Box = styled.main`
+  min-height: 100vh;
+  display: grid;
+  place-content: center;
+  gap: 16px;
+  padding: 32px;
+  max-width: 60ch;
+  margin: 0 auto;
+  h1 {
+    font: 560 38px/42px var(--serif);
+    letter-spacing: -0.02em;
+  }
+  p {
+    font: 400 19px/27px var(--serif);
+    color: var(--ink-2);
+  }
+`;
 
 /** Shown while a page cannot be answered; looks every two seconds whether it can again, and comes back by itself. */
 export function Trouble({ onBack }: { onBack: () => void }) {
@@ -20,8 +36,14 @@ export function Trouble({ onBack }: { onBack: () => void }) {
   return (
     <Box>
       <h1>{reached === null ? "One moment" : "The records cannot be reached"}</h1>
-      <p role="status">Nothing is lost. This page looks again every two seconds and comes back by itself.</p>
-      <div><Button $look="line" onPress={onBack}>Look now</Button></div>
+      <p role="status">
+        Nothing is lost. This page looks again every two seconds and comes back by itself.
+      </p>
+      <div>
+        <Button $look="line" onPress={onBack}>
+          Look now
+        </Button>
+      </div>
     </Box>
   );
 }
@@ -31,6 +53,8 @@ export const NothingHere = () => (
   <Box>
     <h1>There is nothing here</h1>
     <p>It may have been taken away, or it is not yours to see.</p>
-    <div><Link href="/">Go to the dashboards</Link></div>
+    <div>
+      <Link href="/">Go to the dashboards</Link>
+    </div>
   </Box>
 );

@@ -11,7 +11,12 @@ import { oddsWords, sharesWords } from "./odds";
 
 /** The likelihood of a burndown; null while it is not known or not asked for. */
 export function useForecast(report: BurndownReport | null, wanted: boolean): ShownForecast | null {
-  const { data } = useQuery({ queryKey: ["forecast", report], queryFn: ({ signal }) => ask<ShownForecast>("/api/room/forecast", { definition: report }, signal), enabled: wanted && report !== null });
+  const { data } = useQuery({
+    queryKey: ["forecast", report],
+    queryFn: ({ signal }) =>
+      ask<ShownForecast>("/api/room/forecast", { definition: report }, signal),
+    enabled: wanted && report !== null,
+  });
   return wanted ? (data ?? null) : null;
 }
 
@@ -28,13 +33,40 @@ interface ForecastProps {
 export function Forecast({ answer, pace, forecast, planned, running }: ForecastProps) {
   return (
     <section className="forecast" aria-label="When will it be done?">
-      <div className="head"><span>When will it be done?</span>{forecast?.forecast && <small>{numberText(forecast.forecast.runs)} runs of the last {forecast.forecast.rests} working days</small>}</div>
-      {!running ? <p className="note" style={{ paddingTop: 8 }}>Only a sprint that is running has a likelihood.</p> : !forecast ? <p className="note">Counting …</p> : forecast.why || !forecast.forecast ? <p>{forecast.why}</p> : (
+      <div className="head">
+        <span>When will it be done?</span>
+        {forecast?.forecast && (
+          <small>
+            {numberText(forecast.forecast.runs)} runs of the last {forecast.forecast.rests} working
+            days
+          </small>
+        )}
+      </div>
+      {!running ? (
+        <p className="note" style={{ paddingTop: 8 }}>
+          Only a sprint that is running has a likelihood.
+        </p>
+      ) : !forecast ? (
+        <p className="note">Counting …</p>
+      ) : forecast.why || !forecast.forecast ? (
+        <p>{forecast.why}</p>
+      ) : (
         <>
-          <p>{planned && <><b>{oddsWords(forecast, planned)}</b> {dayText(planned)}.</>}</p>
-          {answer && pace && <Fan answer={answer} pace={pace} forecast={forecast.forecast} days={forecast.days} />}
+          <p>
+            {planned && (
+              <>
+                <b>{oddsWords(forecast, planned)}</b> {dayText(planned)}.
+              </>
+            )}
+          </p>
+          {answer && pace && (
+            <Fan answer={answer} pace={pace} forecast={forecast.forecast} days={forecast.days} />
+          )}
           <p className="note">{sharesWords(forecast)}</p>
-          <p className="note">A likelihood, not a promise: each run draws whole days of the past until nothing is left.</p>
+          <p className="note">
+            A likelihood, not a promise: each run draws whole days of the past until nothing is
+            left.
+          </p>
         </>
       )}
     </section>

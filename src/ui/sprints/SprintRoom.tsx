@@ -5,14 +5,42 @@ import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import type { LevelAnswer } from "@/core/answer";
-import { type LevelReport, PLAIN_DRESS, type Report, type VelocityReport, type WorkUnit } from "@/core/definition";
+import {
+  type LevelReport,
+  PLAIN_DRESS,
+  type Report,
+  type VelocityReport,
+  type WorkUnit,
+} from "@/core/definition";
 import { valueWords, type Mark } from "@/core/figure";
 import { printReport } from "@/core/sentence";
 import { dayText, daysText } from "@/core/time";
 import type { ShownFigure, ShownSprint, SprintLine } from "@/contract/room";
 import { BurnUp, type AxisStretch } from "../charts";
-import { ask, Button, Checkbox, Choice, DayField, Empty, Mast, Page, Purpose, Title, Waiting } from "../kit";
-import { contextOf, FigureBody, flagsOf, OpenedRecords, partOf, saidWords, Says, type RoomFacts, useDayNotes } from "../report";
+import {
+  ask,
+  Button,
+  Checkbox,
+  Choice,
+  DayField,
+  Empty,
+  Mast,
+  Page,
+  Purpose,
+  Title,
+  Waiting,
+} from "../kit";
+import {
+  contextOf,
+  FigureBody,
+  flagsOf,
+  OpenedRecords,
+  partOf,
+  saidWords,
+  Says,
+  type RoomFacts,
+  useDayNotes,
+} from "../report";
 import { Forecast, useForecast } from "./Forecast";
 import { Ledger } from "./Ledger";
 import { Lists } from "./Lists";
@@ -20,9 +48,18 @@ import { Grounds, Leaves } from "./sprintStyle";
 import { flowWidths } from "./flowWidths";
 import { cumulativeFlow } from "./sprintReports";
 
-const LEAVES = { burndown: "Burndown", burnup: "Burn-up", flow: "Cumulative flow", velocity: "Velocity" } as const;
+const LEAVES = {
+  burndown: "Burndown",
+  burnup: "Burn-up",
+  flow: "Cumulative flow",
+  velocity: "Velocity",
+} as const;
 type Leaf = keyof typeof LEAVES;
-const UNITS: readonly (readonly [WorkUnit, string])[] = [["points", "points"], ["count", "items"], ["remaining estimate", "remaining estimate"]];
+const UNITS: readonly (readonly [WorkUnit, string])[] = [
+  ["points", "points"],
+  ["count", "items"],
+  ["remaining estimate", "remaining estimate"],
+];
 const UNIT_KEY = "gt_sprint_unit";
 
 interface SprintRoomProps {
@@ -39,7 +76,12 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
   const [onWorkingDays, setOnWorkingDays] = useState(true);
   const [stood, setStood] = useState("");
   const [without, setWithout] = useState<readonly number[]>([]);
-  const [opened, setOpened] = useState<{ report: Report; mark: Mark | null; title: string; path?: readonly string[] } | null>(null);
+  const [opened, setOpened] = useState<{
+    report: Report;
+    mark: Mark | null;
+    title: string;
+    path?: readonly string[];
+  } | null>(null);
   useEffect(() => {
     const kept = localStorage.getItem(UNIT_KEY);
     if (UNITS.some(([id]) => id === kept)) setUnit(kept as WorkUnit);
@@ -48,7 +90,16 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
     localStorage.setItem(UNIT_KEY, next);
     setUnit(next);
   };
-  const { data, error } = useQuery({ queryKey: ["sprint", sprint.id, unit, stood], queryFn: ({ signal }) => ask<ShownSprint>("/api/room/sprint", { sprint: sprint.id, unit, ...(stood ? { stood } : {}) }, signal), placeholderData: keepPreviousData });
+  const { data, error } = useQuery({
+    queryKey: ["sprint", sprint.id, unit, stood],
+    queryFn: ({ signal }) =>
+      ask<ShownSprint>(
+        "/api/room/sprint",
+        { sprint: sprint.id, unit, ...(stood ? { stood } : {}) },
+        signal,
+      ),
+    placeholderData: keepPreviousData,
+  });
   const { data: notes } = useDayNotes(null);
   const forecast = useForecast(data?.definition ?? null, sprint.stage === "running" && !stood);
   const context = contextOf(facts);
@@ -58,83 +109,401 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
   const go = (to: SprintLine | undefined) => to && router.push(`/sprints/${to.id}`);
   const reports: Record<Exclude<Leaf, "burndown" | "burnup">, Report> = {
     flow: cumulativeFlow(sprint, facts.now, context, without),
-    velocity: { kind: "velocity", subject: { id: "items" }, team: sprint.teamId, unit, last: 9, shape: "columns" } satisfies VelocityReport,
+    velocity: {
+      kind: "velocity",
+      subject: { id: "items" },
+      team: sprint.teamId,
+      unit,
+      last: 9,
+      shape: "columns",
+    } satisfies VelocityReport,
   };
   const shownReport = leaf === "flow" || leaf === "velocity" ? reports[leaf] : data?.definition;
-  const open = (report: Report, mark: Mark | null, title: string) => setOpened({ report, mark, title });
+  const open = (report: Report, mark: Mark | null, title: string) =>
+    setOpened({ report, mark, title });
   const answer = data?.shown.answer.kind === "burndown" ? data.shown.answer : null;
-  const words = (amount: string | null) => (amount === null ? "–" : valueWords(amount, unit === "remaining estimate" ? "minutes" : null));
+  const words = (amount: string | null) =>
+    amount === null ? "–" : valueWords(amount, unit === "remaining estimate" ? "minutes" : null);
   return (
     <Page>
       <Mast>
         <Title>{sprint.name}</Title>
-        <Purpose>{[sprint.team, sprint.starts && sprint.ends ? daysText(sprint.starts, sprint.ends) : "without dates", stood ? `as it stood on ${dayText(stood)}` : sprint.stage].filter(Boolean).join(", ")}</Purpose>
+        <Purpose>
+          {[
+            sprint.team,
+            sprint.starts && sprint.ends ? daysText(sprint.starts, sprint.ends) : "without dates",
+            stood ? `as it stood on ${dayText(stood)}` : sprint.stage,
+          ]
+            .filter(Boolean)
+            .join(", ")}
+        </Purpose>
         <div className="acts">
-          <Button $icon aria-label="The sprint before" isDisabled={!team[place + 1]} onPress={() => go(team[place + 1])}><ChevronLeft aria-hidden /></Button>
-          <Choice hideLabel label="Sprint" value={String(sprint.id)} options={team.map((one) => [String(one.id), one.name] as const)} onChange={(id) => go(team.find((one) => String(one.id) === id))} />
-          <Button $icon aria-label="The sprint after" isDisabled={place < 1} onPress={() => go(team[place - 1])}><ChevronRight aria-hidden /></Button>
-          {teams.length > 1 && <Choice hideLabel label="Team" value={String(sprint.teamId)} options={teams.map(([id, name]) => [String(id), name] as const)} onChange={(id) => go(sprints.find((one) => String(one.teamId) === id && one.stage === sprint.stage) ?? sprints.find((one) => String(one.teamId) === id))} />}
+          <Button
+            $icon
+            aria-label="The sprint before"
+            isDisabled={!team[place + 1]}
+            onPress={() => go(team[place + 1])}
+          >
+            <ChevronLeft aria-hidden />
+          </Button>
+          <Choice
+            hideLabel
+            label="Sprint"
+            value={String(sprint.id)}
+            options={team.map((one) => [String(one.id), one.name] as const)}
+            onChange={(id) => go(team.find((one) => String(one.id) === id))}
+          />
+          <Button
+            $icon
+            aria-label="The sprint after"
+            isDisabled={place < 1}
+            onPress={() => go(team[place - 1])}
+          >
+            <ChevronRight aria-hidden />
+          </Button>
+          {teams.length > 1 && (
+            <Choice
+              hideLabel
+              label="Team"
+              value={String(sprint.teamId)}
+              options={teams.map(([id, name]) => [String(id), name] as const)}
+              onChange={(id) =>
+                go(
+                  sprints.find((one) => String(one.teamId) === id && one.stage === sprint.stage) ??
+                    sprints.find((one) => String(one.teamId) === id),
+                )
+              }
+            />
+          )}
         </div>
       </Mast>
-      <Leaves><div role="tablist" aria-label="What is drawn">{(Object.keys(LEAVES) as Leaf[]).map((id) => <button key={id} role="tab" id={`leaf-${id}`} aria-controls="sprint-figure" aria-selected={leaf === id} tabIndex={leaf === id ? 0 : -1} onClick={() => setLeaf(id)} onKeyDown={(event) => { const ids = Object.keys(LEAVES) as Leaf[]; const by = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0; if (by) { const next = ids[(ids.indexOf(id) + by + ids.length) % ids.length]; setLeaf(next); document.getElementById(`leaf-${next}`)?.focus(); } }}>{LEAVES[id]}</button>)}</div>
+      <Leaves>
+        <div role="tablist" aria-label="What is drawn">
+          {(Object.keys(LEAVES) as Leaf[]).map((id) => (
+            <button
+              key={id}
+              role="tab"
+              id={`leaf-${id}`}
+              aria-controls="sprint-figure"
+              aria-selected={leaf === id}
+              tabIndex={leaf === id ? 0 : -1}
+              onClick={() => setLeaf(id)}
+              onKeyDown={(event) => {
+                const ids = Object.keys(LEAVES) as Leaf[];
+                const by = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
+                if (by) {
+                  const next = ids[(ids.indexOf(id) + by + ids.length) % ids.length];
+                  setLeaf(next);
+                  document.getElementById(`leaf-${next}`)?.focus();
+                }
+              }}
+            >
+              {LEAVES[id]}
+            </button>
+          ))}
+        </div>
         <div className="acts">
           <Choice hideLabel label="Counted in" value={unit} options={UNITS} onChange={choose} />
-          <DayField label="As it stood on" value={stood} min={sprint.starts ?? undefined} max={sprint.ends ?? undefined} onChange={setStood} />
-          {shownReport && <Link href={`/reports/new?s=${encodeURIComponent(printReport(shownReport, context.catalog))}`} style={{ display: "inline-flex", gap: 6, alignItems: "center", color: "var(--plum)", fontWeight: 600 }}><ScrollText size={16} aria-hidden />As a report</Link>}
+          <DayField
+            label="As it stood on"
+            value={stood}
+            min={sprint.starts ?? undefined}
+            max={sprint.ends ?? undefined}
+            onChange={setStood}
+          />
+          {shownReport && (
+            <Link
+              href={`/reports/new?s=${encodeURIComponent(printReport(shownReport, context.catalog))}`}
+              style={{
+                display: "inline-flex",
+                gap: 6,
+                alignItems: "center",
+                color: "var(--plum)",
+                fontWeight: 600,
+              }}
+            >
+              <ScrollText size={16} aria-hidden />
+              As a report
+            </Link>
+          )}
         </div>
       </Leaves>
       <Grounds>
-        <section className="figure" id="sprint-figure" role="tabpanel" aria-labelledby={`leaf-${leaf}`}>
-          {error && !data ? <Empty says={error.message} /> : !data ? <Waiting>Counting …</Waiting> : leaf === "burndown" || leaf === "burnup" ? (
+        <section
+          className="figure"
+          id="sprint-figure"
+          role="tabpanel"
+          aria-labelledby={`leaf-${leaf}`}
+        >
+          {error && !data ? (
+            <Empty says={error.message} />
+          ) : !data ? (
+            <Waiting>Counting …</Waiting>
+          ) : leaf === "burndown" || leaf === "burnup" ? (
             <>
               <Says>{saidWords(data.shown.says)}</Says>
-              {answer?.burndown && leaf === "burndown" && <Checkbox isSelected={onWorkingDays} onChange={setOnWorkingDays}>Pace over working days only</Checkbox>}
-              {answer?.burndown && data.shown.pace && !data.shown.blank && (leaf === "burndown"
-                ? <div aria-label="Figure" role="group" style={{ display: "flex", flex: 1 }}><FigureBody shown={data.shown} report={data.definition} dress={PLAIN_DRESS} measure="" title={`Burndown of ${sprint.name}`} opened={null} onOpen={(mark) => open(data.definition, mark, mark.label)} asTable={false} pace={onWorkingDays ? "working" : "clock"} flags={flagsOf(notes ?? [], data.shown)} /></div>
-                : <BurnUp answer={answer} pace={data.shown.pace} drawn={{ onOpen: (mark) => open(data.definition, mark, mark.label), opened: null, label: `Burn-up of ${sprint.name}`, dress: PLAIN_DRESS }} forecast={forecast?.forecast ? { forecast: forecast.forecast, days: forecast.days } : null} />)}
-              {!answer?.burndown && <Empty says={sprint.starts ? "There is nothing to draw before it begins." : "Its dates are missing: a sprint needs a start and an end before anything can burn down."} />}
+              {answer?.burndown && leaf === "burndown" && (
+                <Checkbox isSelected={onWorkingDays} onChange={setOnWorkingDays}>
+                  Pace over working days only
+                </Checkbox>
+              )}
+              {answer?.burndown &&
+                data.shown.pace &&
+                !data.shown.blank &&
+                (leaf === "burndown" ? (
+                  <div aria-label="Figure" role="group" style={{ display: "flex", flex: 1 }}>
+                    <FigureBody
+                      shown={data.shown}
+                      report={data.definition}
+                      dress={PLAIN_DRESS}
+                      measure=""
+                      title={`Burndown of ${sprint.name}`}
+                      opened={null}
+                      onOpen={(mark) => open(data.definition, mark, mark.label)}
+                      asTable={false}
+                      pace={onWorkingDays ? "working" : "clock"}
+                      flags={flagsOf(notes ?? [], data.shown)}
+                    />
+                  </div>
+                ) : (
+                  <BurnUp
+                    answer={answer}
+                    pace={data.shown.pace}
+                    drawn={{
+                      onOpen: (mark) => open(data.definition, mark, mark.label),
+                      opened: null,
+                      label: `Burn-up of ${sprint.name}`,
+                      dress: PLAIN_DRESS,
+                    }}
+                    forecast={
+                      forecast?.forecast
+                        ? { forecast: forecast.forecast, days: forecast.days }
+                        : null
+                    }
+                  />
+                ))}
+              {!answer?.burndown && (
+                <Empty
+                  says={
+                    sprint.starts
+                      ? "There is nothing to draw before it begins."
+                      : "Its dates are missing: a sprint needs a start and an end before anything can burn down."
+                  }
+                />
+              )}
             </>
-          ) : <OtherFigure report={reports[leaf]} title={`${LEAVES[leaf]} of ${leaf === "velocity" ? (sprint.team ?? "the team") : sprint.name}`} onOpen={(mark) => open(reports[leaf], mark, mark.label)} />}
-          {leaf === "flow" && <LeftOut context={context} report={reports.flow as LevelReport} without={without} onWithout={setWithout} />}
+          ) : (
+            <OtherFigure
+              report={reports[leaf]}
+              title={`${LEAVES[leaf]} of ${leaf === "velocity" ? (sprint.team ?? "the team") : sprint.name}`}
+              onOpen={(mark) => open(reports[leaf], mark, mark.label)}
+            />
+          )}
+          {leaf === "flow" && (
+            <LeftOut
+              context={context}
+              report={reports.flow as LevelReport}
+              without={without}
+              onWithout={setWithout}
+            />
+          )}
         </section>
         {data && <Ledger sprint={data} words={words} zone={facts.calendar.zone} />}
       </Grounds>
-      {data && <Lists sprint={data} words={words} unit={unit} onAll={(path, title) => setOpened({ report: data.definition, mark: null, title, path: [path] })}><Forecast answer={answer} pace={data.shown.pace ?? null} forecast={forecast} planned={sprint.ends} running={sprint.stage === "running" && !stood} /></Lists>}
-      {opened && <OpenedRecords key={opened.title} title={opened.title} report={opened.report} part={opened.path ? { path: [...opened.path] } : partOf(opened.mark)} onClose={() => setOpened(null)} />}
+      {data && (
+        <Lists
+          sprint={data}
+          words={words}
+          unit={unit}
+          onAll={(path, title) =>
+            setOpened({ report: data.definition, mark: null, title, path: [path] })
+          }
+        >
+          <Forecast
+            answer={answer}
+            pace={data.shown.pace ?? null}
+            forecast={forecast}
+            planned={sprint.ends}
+            running={sprint.stage === "running" && !stood}
+          />
+        </Lists>
+      )}
+      {opened && (
+        <OpenedRecords
+          key={opened.title}
+          title={opened.title}
+          report={opened.report}
+          part={opened.path ? { path: [...opened.path] } : partOf(opened.mark)}
+          onClose={() => setOpened(null)}
+        />
+      )}
     </Page>
   );
 }
 
 /** Statuses that the flow leaves out. */
-function LeftOut({ context, report, without, onWithout }: { context: ReturnType<typeof contextOf>; report: LevelReport; without: readonly number[]; onWithout: (ids: readonly number[]) => void }) {
-  const { data } = useQuery({ queryKey: ["figure", { ...report, split: { field: ["status"] } }], queryFn: ({ signal }) => ask<ShownFigure>("/api/room/figure", { definition: { ...report, split: { field: ["status"] } }, dress: PLAIN_DRESS }, signal) });
-  const keys = data?.kind === "history" && data.answer.kind === "level" ? data.answer.split.map((head) => Number(head.key.slice(1))).filter(Number.isFinite) : [];
-  return <fieldset aria-label="Statuses in the flow" style={{ border: 0, padding: 0, display: "flex", gap: "2px 14px", flexWrap: "wrap" }}>{keys.map((id) => <Checkbox key={id} isSelected={!without.includes(id)} onChange={(on) => onWithout(on ? without.filter((one) => one !== id) : [...without, id])}>{context.catalog.names.find("status", id)?.label ?? String(id)}</Checkbox>)}</fieldset>;
+function LeftOut({
+  context,
+  report,
+  without,
+  onWithout,
+}: {
+  context: ReturnType<typeof contextOf>;
+  report: LevelReport;
+  without: readonly number[];
+  onWithout: (ids: readonly number[]) => void;
+}) {
+  const { data } = useQuery({
+    queryKey: ["figure", { ...report, split: { field: ["status"] } }],
+    queryFn: ({ signal }) =>
+      ask<ShownFigure>(
+        "/api/room/figure",
+        { definition: { ...report, split: { field: ["status"] } }, dress: PLAIN_DRESS },
+        signal,
+      ),
+  });
+  const keys =
+    data?.kind === "history" && data.answer.kind === "level"
+      ? data.answer.split.map((head) => Number(head.key.slice(1))).filter(Number.isFinite)
+      : [];
+  return (
+    <fieldset
+      aria-label="Statuses in the flow"
+      style={{ border: 0, padding: 0, display: "flex", gap: "2px 14px", flexWrap: "wrap" }}
+    >
+      {keys.map((id) => (
+        <Checkbox
+          key={id}
+          isSelected={!without.includes(id)}
+          onChange={(on) => onWithout(on ? without.filter((one) => one !== id) : [...without, id])}
+        >
+          {context.catalog.names.find("status", id)?.label ?? String(id)}
+        </Checkbox>
+      ))}
+    </fieldset>
+  );
 }
 
-function OtherFigure({ report, title, onOpen }: { report: Report; title: string; onOpen: (mark: Mark) => void }) {
+function OtherFigure({
+  report,
+  title,
+  onOpen,
+}: {
+  report: Report;
+  title: string;
+  onOpen: (mark: Mark) => void;
+}) {
   const [stretch, setStretch] = useState<AxisStretch | null>(null);
   const { data: notes } = useDayNotes(null);
-  const { data, error } = useQuery({ queryKey: ["figure", report], queryFn: ({ signal }) => ask<ShownFigure>("/api/room/figure", { definition: report, dress: PLAIN_DRESS }, signal), placeholderData: keepPreviousData });
+  const { data, error } = useQuery({
+    queryKey: ["figure", report],
+    queryFn: ({ signal }) =>
+      ask<ShownFigure>("/api/room/figure", { definition: report, dress: PLAIN_DRESS }, signal),
+    placeholderData: keepPreviousData,
+  });
   if (error && !data) return <Empty says={error.message} />;
   if (!data || data.kind === "list") return <Waiting>Counting …</Waiting>;
-  const flow = report.kind === "level" && data.kind === "history" && data.answer.kind === "level" ? data.answer : null;
+  const flow =
+    report.kind === "level" && data.kind === "history" && data.answer.kind === "level"
+      ? data.answer
+      : null;
   if (data.kind === "history" && data.blank) return <Empty says={data.blank} />;
-  return <><Says>{saidWords(data.says)}</Says><div aria-label="Figure" role="group" style={{ display: "flex", flexDirection: "column", flex: 1, minHeight: 0 }}><FigureBody shown={data} report={report} dress={PLAIN_DRESS} measure="" title={title} opened={null} onOpen={onOpen} asTable={false} flags={flagsOf(notes ?? [], data)} {...(flow ? { stretch, onStretch: setStretch } : {})} /></div>{flow && flow.rows.length > 1 && (stretch ? <Widths answer={flow} stretch={stretch} onStretch={setStretch} /> : <p style={{ color: "var(--ink-2)" }}>Drag across the flow, or <Button $small $look="line" onPress={() => setStretch({ from: 0, to: flow.rows.length - 1 })}>measure it</Button> between two days.</p>)}</>;
+  return (
+    <>
+      <Says>{saidWords(data.says)}</Says>
+      <div
+        aria-label="Figure"
+        role="group"
+        style={{ display: "flex", flexDirection: "column", flex: 1, minHeight: 0 }}
+      >
+        <FigureBody
+          shown={data}
+          report={report}
+          dress={PLAIN_DRESS}
+          measure=""
+          title={title}
+          opened={null}
+          onOpen={onOpen}
+          asTable={false}
+          flags={flagsOf(notes ?? [], data)}
+          {...(flow ? { stretch, onStretch: setStretch } : {})}
+        />
+      </div>
+      {flow &&
+        flow.rows.length > 1 &&
+        (stretch ? (
+          <Widths answer={flow} stretch={stretch} onStretch={setStretch} />
+        ) : (
+          <p style={{ color: "var(--ink-2)" }}>
+            Drag across the flow, or{" "}
+            <Button
+              $small
+              $look="line"
+              onPress={() => setStretch({ from: 0, to: flow.rows.length - 1 })}
+            >
+              measure it
+            </Button>{" "}
+            between two days.
+          </p>
+        ))}
+    </>
+  );
 }
 
 /** What each status held at two days, and how long things took through it from the first. */
-function Widths({ answer, stretch: { from, to }, onStretch }: { answer: LevelAnswer; stretch: AxisStretch; onStretch: (stretch: AxisStretch | null) => void }) {
+function Widths({
+  answer,
+  stretch: { from, to },
+  onStretch,
+}: {
+  answer: LevelAnswer;
+  stretch: AxisStretch;
+  onStretch: (stretch: AxisStretch | null) => void;
+}) {
   const days = answer.rows.map((row, place) => [String(place), row.label] as const);
   return (
     <table style={{ borderCollapse: "collapse", width: "100%" }} aria-label="Widths">
-      <thead><tr style={{ color: "var(--ink-2)", textAlign: "right" }}>
-        <th style={{ fontWeight: 500, textAlign: "left" }}>status <Button $small onPress={() => onStretch(null)}>Done measuring</Button></th>
-        <th style={{ fontWeight: 500 }}><Choice hideLabel label="From the end of" value={String(from)} options={days.slice(0, to)} onChange={(place) => onStretch({ from: Number(place), to })} /></th>
-        <th style={{ fontWeight: 500 }}><Choice hideLabel label="To the end of" value={String(to)} options={days.slice(from + 1)} onChange={(place) => onStretch({ from, to: Number(place) })} /></th>
-        <th style={{ fontWeight: 500 }}>time through it</th>
-      </tr></thead>
-      <tbody>{flowWidths(answer, from, to).map((one) => <tr key={one.label} style={{ borderTop: "1px solid var(--line)", textAlign: "right" }}><th scope="row" style={{ fontWeight: 500, textAlign: "left" }}>{one.label}</th><td>{one.first}</td><td>{one.second}</td><td>{one.days === null ? "–" : one.days === 1 ? "1 day" : `${one.days} days`}</td></tr>)}</tbody>
+      <thead>
+        <tr style={{ color: "var(--ink-2)", textAlign: "right" }}>
+          <th style={{ fontWeight: 500, textAlign: "left" }}>
+            status{" "}
+            <Button $small onPress={() => onStretch(null)}>
+              Done measuring
+            </Button>
+          </th>
+          <th style={{ fontWeight: 500 }}>
+            <Choice
+              hideLabel
+              label="From the end of"
+              value={String(from)}
+              options={days.slice(0, to)}
+              onChange={(place) => onStretch({ from: Number(place), to })}
+            />
+          </th>
+          <th style={{ fontWeight: 500 }}>
+            <Choice
+              hideLabel
+              label="To the end of"
+              value={String(to)}
+              options={days.slice(from + 1)}
+              onChange={(place) => onStretch({ from, to: Number(place) })}
+            />
+          </th>
+          <th style={{ fontWeight: 500 }}>time through it</th>
+        </tr>
+      </thead>
+      <tbody>
+        {flowWidths(answer, from, to).map((one) => (
+          <tr key={one.label} style={{ borderTop: "1px solid var(--line)", textAlign: "right" }}>
+            <th scope="row" style={{ fontWeight: 500, textAlign: "left" }}>
+              {one.label}
+            </th>
+            <td>{one.first}</td>
+            <td>{one.second}</td>
+            <td>{one.days === null ? "–" : one.days === 1 ? "1 day" : `${one.days} days`}</td>
+          </tr>
+        ))}
+      </tbody>
     </table>
   );
 }

@@ -6,5 +6,7 @@ export const metadata = { title: "Dashboards" };
 
 export default async function DashboardsPage() {
   const { em, desk } = await signedIn();
-  return <Dashboards boards={await listDashboards(em, desk.viewer)} mayBuild={mayBuild(desk.viewer)} />;
+  return (
+    <Dashboards boards={await listDashboards(em, desk.viewer)} mayBuild={mayBuild(desk.viewer)} />
+  );
 }

@@ -8,5 +8,14 @@ export default async function MailingsPage() {
   const { em, desk } = await signedIn();
   const { names } = desk.view.catalog;
   const address = await mailAddress(em, desk.viewer);
-  return <Mailings mailings={await listMailings(em, desk.viewer)} mails={await listMails(em, address)} people={names.list("person")} teams={names.list("team")} mayBuild={mayBuild(desk.viewer)} seesAll={address === null} />;
+  return (
+    <Mailings
+      mailings={await listMailings(em, desk.viewer)}
+      mails={await listMails(em, address)}
+      people={names.list("person")}
+      teams={names.list("team")}
+      mayBuild={mayBuild(desk.viewer)}
+      seesAll={address === null}
+    />
+  );
 }

@@ -9,17 +9,33 @@ export async function POST(request: Request): Promise<Response> {
   try {
     const found = await currentDesk();
     if (!found) return notSignedIn();
-    if (!isOurs(request)) return refusedWith([{ code: "request", message: "The request is not understood." }], 400);
+    if (!isOurs(request))
+      return refusedWith([{ code: "request", message: "The request is not understood." }], 400);
     const asked = ExportRequest.safeParse(await request.json().catch(() => null));
-    if (!asked.success) return refusedWith([{ code: "request", message: "The request is not understood." }], 400);
+    if (!asked.success)
+      return refusedWith([{ code: "request", message: "The request is not understood." }], 400);
     const { definition, ...rest } = asked.data;
     const problems = checkReport(definition, found.desk.view);
     if (problems.length) return refusedWith(problems, 422);
-    const file = await exportReport(found.em, found.desk, chromiumDrawer(found.em), { ...rest, report: definition } as Parameters<typeof exportReport>[3]);
-    if ("why" in file) return refusedWith([{ code: "export.why", message: `It cannot go out as that: ${file.why}.` }], 422);
-    const headers: Record<string, string> = { "content-type": file.type, "content-disposition": `attachment; filename*=UTF-8''${encodeURIComponent(file.name)}`, "cache-control": "no-store" };
+    const file = await exportReport(found.em, found.desk, chromiumDrawer(found.em), {
+      ...rest,
+      report: definition,
+    } as Parameters<typeof exportReport>[3]);
+    if ("why" in file)
+      return refusedWith(
+        [{ code: "export.why", message: `It cannot go out as that: ${file.why}.` }],
+        422,
+      );
+    const headers: Record<string, string> = {
+      "content-type": file.type,
+      "content-disposition": `attachment; filename*=UTF-8''${encodeURIComponent(file.name)}`,
+      "cache-control": "no-store",
+    };
     if (file.rows !== undefined) headers["x-rows"] = String(file.rows);
-    const body = file.body instanceof Readable ? (Readable.toWeb(file.body) as ReadableStream) : (file.body as BodyInit);
+    const body =
+      file.body instanceof Readable
+        ? (Readable.toWeb(file.body) as ReadableStream)
+        : (file.body as BodyInit);
     return new Response(body, { headers });
   } catch (error) {
     return failed(error);

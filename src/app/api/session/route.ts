@@ -7,13 +7,29 @@ import { COOKIE, setSession } from "../../session";
 /** Signing in: with a password, by an invitation, or as the first administrator of an empty workspace. */
 export async function POST(request: Request): Promise<Response> {
   try {
-    if (!isOurs(request)) return refusedWith([{ code: "request", message: "The request is not understood." }], 400);
+    if (!isOurs(request))
+      return refusedWith([{ code: "request", message: "The request is not understood." }], 400);
     const body = await readJson(request);
     const em = await newSession();
-    const [password, invited, first] = [SignInAsk.safeParse(body), InviteAcceptAsk.safeParse(body), FirstAsk.safeParse(body)];
-    const opened = first.success ? await firstAdministrator(em, first.data) : invited.success ? await acceptInvite(em, invited.data.secret, invited.data.password) : password.success ? await signIn(em, password.data.login, password.data.password) : null;
-    if (!opened) return refusedWith([{ code: "request", message: "The request is not understood." }], 400);
-    if (!opened.ok) return refusedWith(opened.problems, opened.problems[0].code === "signIn.throttled" ? 429 : 422);
+    const [password, invited, first] = [
+      SignInAsk.safeParse(body),
+      InviteAcceptAsk.safeParse(body),
+      FirstAsk.safeParse(body),
+    ];
+    const opened = first.success
+      ? await firstAdministrator(em, first.data)
+      : invited.success
+        ? await acceptInvite(em, invited.data.secret, invited.data.password)
+        : password.success
+          ? await signIn(em, password.data.login, password.data.password)
+          : null;
+    if (!opened)
+      return refusedWith([{ code: "request", message: "The request is not understood." }], 400);
+    if (!opened.ok)
+      return refusedWith(
+        opened.problems,
+        opened.problems[0].code === "signIn.throttled" ? 429 : 422,
+      );
     await setSession(opened.value);
     return told(true);
   } catch (error) {
@@ -24,7 +40,8 @@ export async function POST(request: Request): Promise<Response> {
 /** Signing out. */
 export async function DELETE(request: Request): Promise<Response> {
   try {
-    if (!isOurs(request)) return refusedWith([{ code: "request", message: "The request is not understood." }], 400);
+    if (!isOurs(request))
+      return refusedWith([{ code: "request", message: "The request is not understood." }], 400);
     const jar = await cookies();
     const secret = jar.get(COOKIE)?.value;
     if (secret) await signOut(await newSession(), secret);

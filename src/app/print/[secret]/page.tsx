@@ -20,5 +20,7 @@ export default async function Print({ params, searchParams }: Props) {
   const page = await loadPrint((await params).secret);
   if (!page) notFound();
   const { as = "pdf", across = "1" } = await searchParams;
-  return <PrintPage {...page} as={as === "png" || as === "svg" ? as : "pdf"} across={across === "1"} />;
+  return (
+    <PrintPage {...page} as={as === "png" || as === "svg" ? as : "pdf"} across={across === "1"} />
+  );
 }

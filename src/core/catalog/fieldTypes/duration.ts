@@ -1,3 +1,8 @@
 import { defineFieldType } from "./defineFieldType";
 
-export const duration = defineFieldType({ words: "a duration", kept: "number", picker: "duration", measured: true });
+export const duration = defineFieldType({
+  words: "a duration",
+  kept: "number",
+  picker: "duration",
+  measured: true,
+});

@@ -10,6 +10,16 @@ import { thing } from "./thing";
 import { yesNo } from "./yesNo";
 
 /** Every type a field can have. */
-export const fieldTypes = { text, choice, number, money, duration, date, instant, yesNo, thing } as const satisfies Record<string, FieldType>;
+export const fieldTypes = {
+  text,
+  choice,
+  number,
+  money,
+  duration,
+  date,
+  instant,
+  yesNo,
+  thing,
+} as const satisfies Record<string, FieldType>;
 export type FieldTypeId = keyof typeof fieldTypes;
 export type { FieldType, Kept, Picker } from "./defineFieldType";

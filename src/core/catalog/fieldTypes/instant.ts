@@ -1,3 +1,8 @@
 import { defineFieldType } from "./defineFieldType";
 
-export const instant = defineFieldType({ words: "a date", kept: "instant", picker: "day", ranked: true });
+export const instant = defineFieldType({
+  words: "a date",
+  kept: "instant",
+  picker: "day",
+  ranked: true,
+});

@@ -1,3 +1,8 @@
 import { defineFieldType } from "./defineFieldType";
 
-export const money = defineFieldType({ words: "an amount of money", kept: "number", picker: "number", measured: true });
+export const money = defineFieldType({
+  words: "an amount of money",
+  kept: "number",
+  picker: "number",
+  measured: true,
+});

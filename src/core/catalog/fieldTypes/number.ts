@@ -1,3 +1,8 @@
 import { defineFieldType } from "./defineFieldType";
 
-export const number = defineFieldType({ words: "a number", kept: "number", picker: "number", measured: true });
+export const number = defineFieldType({
+  words: "a number",
+  kept: "number",
+  picker: "number",
+  measured: true,
+});

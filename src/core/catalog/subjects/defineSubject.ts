@@ -18,4 +18,11 @@ export const defineSubject = (subject: SubjectKind): SubjectKind => subject;
 
 export const column = (name: string) => ({ kind: "column", column: name }) as const;
 /** A field that names a thing by a column of the record. */
-export const thingField = (id: string, thing: ThingType, from: string): Field => ({ id, words: id, type: "thing", thing, reaches: thing, source: column(from) });
+export const thingField = (id: string, thing: ThingType, from: string): Field => ({
+  id,
+  words: id,
+  type: "thing",
+  thing,
+  reaches: thing,
+  source: column(from),
+});

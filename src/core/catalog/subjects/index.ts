@@ -9,7 +9,16 @@ import { timeEntries } from "./timeEntries";
 import { weeklyWords } from "./weeklyWords";
 
 /** What a report can count. */
-export const subjects = { items, moves, timeEntries, costEntries, projects, assets, milestones, weeklyWords } as const satisfies Record<string, SubjectKind>;
+export const subjects = {
+  items,
+  moves,
+  timeEntries,
+  costEntries,
+  projects,
+  assets,
+  milestones,
+  weeklyWords,
+} as const satisfies Record<string, SubjectKind>;
 export type SubjectId = keyof typeof subjects;
 export const SUBJECT_IDS = Object.keys(subjects) as SubjectId[];
 export type { SubjectKind } from "./defineSubject";

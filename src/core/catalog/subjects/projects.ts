@@ -5,7 +5,11 @@ export const projects = defineSubject({
   words: "projects",
   one: "project",
   key: "project",
-  fields: [thingField("project", "project", "id"), { id: "name", words: "name", type: "text", source: column("name") }, ...thingFields.project],
+  fields: [
+    thingField("project", "project", "id"),
+    { id: "name", words: "name", type: "text", source: column("name") },
+    ...thingFields.project,
+  ],
   showing: ["project", "type", "portfolio", "client", "manager", "starts", "ends", "budget"],
   sorted: { field: "name", descending: false },
 });

@@ -6,5 +6,6 @@ export const before = defineOperator({
   takes: "day",
   fits: fitsDate,
   needs: "a date",
-  toSql: ({ path, field, relation }, [value]) => beforeDates(relation.raw(path), field, datesOf(value, relation.view)),
+  toSql: ({ path, field, relation }, [value]) =>
+    beforeDates(relation.raw(path), field, datesOf(value, relation.view)),
 });

@@ -7,5 +7,6 @@ export const between = defineOperator({
   takes: "numbers",
   fits: fitsNumber,
   needs: "a number, money or a duration",
-  toSql: (target, values) => compares(target, values, (value, low, high) => sql`${value} BETWEEN ${low} AND ${high}`),
+  toSql: (target, values) =>
+    compares(target, values, (value, low, high) => sql`${value} BETWEEN ${low} AND ${high}`),
 });

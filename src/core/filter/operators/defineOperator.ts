@@ -3,7 +3,8 @@ import type { Fragment, Relation } from "../../sql";
 import type { Value } from "../value";
 
 /** What stands after the operator. */
-export type Takes = "nothing" | "value" | "values" | "text" | "number" | "numbers" | "day" | "days" | "period";
+export type Takes =
+  "nothing" | "value" | "values" | "text" | "number" | "numbers" | "day" | "days" | "period";
 
 /** The left side of a test, with the rows it is tested on. */
 export interface Target {

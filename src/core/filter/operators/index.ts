@@ -27,8 +27,31 @@ import { until } from "./until";
 
 /** Every operator, in the order of menus. */
 export const operators = {
-  is, isNot, isAnyOf, isNoneOf, contains, doesNotContain, startsWith, include, includeAnyOf, includeAllOf, includeNoneOf,
-  over, under, atLeast, atMost, between, during, before, after, on, since, until, betweenDays, isEmpty, isNotEmpty,
+  is,
+  isNot,
+  isAnyOf,
+  isNoneOf,
+  contains,
+  doesNotContain,
+  startsWith,
+  include,
+  includeAnyOf,
+  includeAllOf,
+  includeNoneOf,
+  over,
+  under,
+  atLeast,
+  atMost,
+  between,
+  during,
+  before,
+  after,
+  on,
+  since,
+  until,
+  betweenDays,
+  isEmpty,
+  isNotEmpty,
 } as const satisfies Record<string, Operator>;
 export type OperatorId = keyof typeof operators;
 export const OPERATOR_IDS = Object.keys(operators) as [OperatorId, ...OperatorId[]];

@@ -1,4 +1,10 @@
 import { fitsOne, isAnyOf } from "../match";
 import { defineOperator } from "./defineOperator";
 
-export const is = defineOperator({ words: "is", takes: "value", fits: fitsOne, needs: "a field with one value", toSql: (target, values) => isAnyOf(target, values) });
+export const is = defineOperator({
+  words: "is",
+  takes: "value",
+  fits: fitsOne,
+  needs: "a field with one value",
+  toSql: (target, values) => isAnyOf(target, values),
+});

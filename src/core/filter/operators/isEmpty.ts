@@ -6,5 +6,8 @@ export const isEmpty = defineOperator({
   takes: "nothing",
   fits: () => true,
   needs: "a field",
-  toSql: ({ path, field, relation }) => (field.many ? sql`cardinality(${relation.value(path)}) = 0` : sql`${relation.value(path)} IS NULL`),
+  toSql: ({ path, field, relation }) =>
+    field.many
+      ? sql`cardinality(${relation.value(path)}) = 0`
+      : sql`${relation.value(path)} IS NULL`,
 });

@@ -1,4 +1,11 @@
 import { fitsOne, isAnyOf } from "../match";
 import { defineOperator } from "./defineOperator";
 
-export const isNot = defineOperator({ words: "is not", takes: "value", fits: fitsOne, needs: "a field with one value", negative: true, toSql: (target, values) => isAnyOf(target, values) });
+export const isNot = defineOperator({
+  words: "is not",
+  takes: "value",
+  fits: fitsOne,
+  needs: "a field with one value",
+  negative: true,
+  toSql: (target, values) => isAnyOf(target, values),
+});

@@ -6,5 +6,6 @@ export const on = defineOperator({
   takes: "day",
   fits: fitsDate,
   needs: "a date",
-  toSql: ({ path, field, relation }, [value]) => inside(relation.raw(path), field, datesOf(value, relation.view)),
+  toSql: ({ path, field, relation }, [value]) =>
+    inside(relation.raw(path), field, datesOf(value, relation.view)),
 });

@@ -1,4 +1,10 @@
 import { fitsText, textLike } from "../match";
 import { defineOperator } from "./defineOperator";
 
-export const startsWith = defineOperator({ words: "starts with", takes: "text", fits: fitsText, needs: "a text", toSql: (target, [value]) => textLike(target, value, (text) => `${text}%`) });
+export const startsWith = defineOperator({
+  words: "starts with",
+  takes: "text",
+  fits: fitsText,
+  needs: "a text",
+  toSql: (target, [value]) => textLike(target, value, (text) => `${text}%`),
+});

@@ -6,7 +6,12 @@ import { dayText } from "@/core/time";
 import type { DayNoteLine } from "@/contract/room";
 import { ask, Button, Checkbox, Field, tell } from "../../kit";
 
-export const useDayNotes = (report: number | null) => useQuery({ queryKey: ["dayNotes", report], queryFn: ({ signal }) => ask<DayNoteLine[]>("/api/room/dayNotes", { id: report ?? 0 }, signal), staleTime: 60_000 });
+export const useDayNotes = (report: number | null) =>
+  useQuery({
+    queryKey: ["dayNotes", report],
+    queryFn: ({ signal }) => ask<DayNoteLine[]>("/api/room/dayNotes", { id: report ?? 0 }, signal),
+    staleTime: 60_000,
+  });
 
 /** Dated notes on time charts: of this report, or of every one. */
 export function DayNotes({ report }: { report: number | null }) {
@@ -16,15 +21,54 @@ export function DayNotes({ report }: { report: number | null }) {
   const [words, setWords] = useState("");
   const [here, setHere] = useState(false);
   const again = () => void client.invalidateQueries({ queryKey: ["dayNotes"] });
-  const save = () => ask("/api/room/saveDayNote", { day, words, service: null, report: here ? report : null }).then(() => { setWords(""); again(); }, (error: Error) => tell(error.message));
+  const save = () =>
+    ask("/api/room/saveDayNote", { day, words, service: null, report: here ? report : null }).then(
+      () => {
+        setWords("");
+        again();
+      },
+      (error: Error) => tell(error.message),
+    );
   return (
     <>
-      {data?.map((note) => <div key={note.id} className="line"><span className="name" title={note.words}>{dayText(note.day).slice(0, -5)}: {note.words}</span>{note.mayChange && <Button $small $icon style={{ marginLeft: "auto" }} aria-label={`Take out ${note.words}`} onPress={() => void ask("/api/room/dropDayNote", { id: note.id }).then(again, (error: Error) => tell(error.message))}><Trash2 aria-hidden /></Button>}</div>)}
+      {data?.map((note) => (
+        <div key={note.id} className="line">
+          <span className="name" title={note.words}>
+            {dayText(note.day).slice(0, -5)}: {note.words}
+          </span>
+          {note.mayChange && (
+            <Button
+              $small
+              $icon
+              style={{ marginLeft: "auto" }}
+              aria-label={`Take out ${note.words}`}
+              onPress={() =>
+                void ask("/api/room/dropDayNote", { id: note.id }).then(again, (error: Error) =>
+                  tell(error.message),
+                )
+              }
+            >
+              <Trash2 aria-hidden />
+            </Button>
+          )}
+        </div>
+      ))}
       {data?.length === 0 && <p className="note">No day has a note yet.</p>}
       <Field label="Day" type="date" value={day} onChange={setDay} />
-      <Field label="What happened" value={words} onChange={setWords} placeholder="new gate firmware went live" />
-      {report !== null && <Checkbox isSelected={here} onChange={setHere}>In this report only</Checkbox>}
-      <Button $small $look="line" isDisabled={!day || !words.trim()} onPress={() => void save()}>Write it down</Button>
+      <Field
+        label="What happened"
+        value={words}
+        onChange={setWords}
+        placeholder="new gate firmware went live"
+      />
+      {report !== null && (
+        <Checkbox isSelected={here} onChange={setHere}>
+          In this report only
+        </Checkbox>
+      )}
+      <Button $small $look="line" isDisabled={!day || !words.trim()} onPress={() => void save()}>
+        Write it down
+      </Button>
     </>
   );
 }

@@ -9,7 +9,13 @@ import { Button, Checkbox, Choice, Field, tell } from "../../kit";
 import { fill } from "../../charts";
 import { sameValue, withAlways } from "../pickers/values";
 
-export const ORDERS: Record<Dress["order"], string> = { natural: "in their own order", largest: "largest first", smallest: "smallest first", name: "by name", hand: "by hand" };
+export const ORDERS: Record<Dress["order"], string> = {
+  natural: "in their own order",
+  largest: "largest first",
+  smallest: "smallest first",
+  name: "by name",
+  hand: "by hand",
+};
 
 export interface PartProps {
   readonly context: AskContext;
@@ -27,8 +33,13 @@ export function OrderAndFolds({ context, report, onReport, dress, onDress, figur
   const [dragged, setDragged] = useState<number | null>(null);
   const rows = figure?.rows ?? [];
   const group = report.by[report.by.length - 1];
-  const values = (row: FigureRow): Value[] | null => valuesOf(row.path[row.path.length - 1], group, context, report);
-  const put = (next: Group) => onReport({ ...report, by: report.by.map((one, i) => (i === report.by.length - 1 ? next : one)) });
+  const values = (row: FigureRow): Value[] | null =>
+    valuesOf(row.path[row.path.length - 1], group, context, report);
+  const put = (next: Group) =>
+    onReport({
+      ...report,
+      by: report.by.map((one, i) => (i === report.by.length - 1 ? next : one)),
+    });
   const isPlain = report.by.length === 1 && !group.grain && !group.cases && !group.ranges;
   const place = (from: number, to: number) => {
     if (to < 0 || to >= rows.length) return;
@@ -41,7 +52,9 @@ export function OrderAndFolds({ context, report, onReport, dress, onDress, figur
     const chosen = rows.filter((row) => picked.includes(keyOfPath(row.path)));
     const folded = chosen.flatMap((row) => values(row) ?? []);
     if (!name.trim() || folded.length < 2) return tell("Say what the fold is called.");
-    const kept = (group.folds ?? []).filter((_, i) => !chosen.some((row) => row.path[row.path.length - 1] === `f${i}`));
+    const kept = (group.folds ?? []).filter(
+      (_, i) => !chosen.some((row) => row.path[row.path.length - 1] === `f${i}`),
+    );
     put({ ...group, folds: [...kept, { name: name.trim(), values: folded }] });
     setPicked([]);
     setName("");
@@ -50,10 +63,13 @@ export function OrderAndFolds({ context, report, onReport, dress, onDress, figur
     const hidden = values(row);
     if (hidden) put({ ...group, without: [...(group.without ?? []), ...hidden] });
   };
-  const isKept = (row: FigureRow) => (values(row) ?? []).every((value) => group.always?.some((one) => sameValue(one, value)));
+  const isKept = (row: FigureRow) =>
+    (values(row) ?? []).every((value) => group.always?.some((one) => sameValue(one, value)));
   const keep = (row: FigureRow) => {
     const own = values(row) ?? [];
-    const others = (group.always ?? []).filter((one) => !own.some((value) => sameValue(one, value)));
+    const others = (group.always ?? []).filter(
+      (one) => !own.some((value) => sameValue(one, value)),
+    );
     put(withAlways(group, isKept(row) ? others : [...others, ...own]));
   };
   const series = (figure?.series ?? []).filter((one) => !/^m\d/.test(one.key));
@@ -65,37 +81,186 @@ export function OrderAndFolds({ context, report, onReport, dress, onDress, figur
   };
   return (
     <>
-      {!figure?.isTime && <Choice label="Order" value={dress.order} options={Object.entries(ORDERS) as [Dress["order"], string][]} onChange={(order) => onDress({ ...dress, order, ...(order === "hand" ? { byHand: rows.map((row) => keyOfPath(row.path)) } : {}) })} />}
+      {!figure?.isTime && (
+        <Choice
+          label="Order"
+          value={dress.order}
+          options={Object.entries(ORDERS) as [Dress["order"], string][]}
+          onChange={(order) =>
+            onDress({
+              ...dress,
+              order,
+              ...(order === "hand" ? { byHand: rows.map((row) => keyOfPath(row.path)) } : {}),
+            })
+          }
+        />
+      )}
       {rows.slice(0, 40).map((row, i) => {
         const key = keyOfPath(row.path);
         const isPicked = picked.includes(key);
         return (
-          <div key={key} className={`line${isPicked ? " picked" : ""}`} draggable={!figure?.isTime} onDragStart={() => setDragged(i)} onDragOver={(event) => dragged !== null && event.preventDefault()} onDrop={() => { if (dragged !== null && dragged !== i) place(dragged, i); setDragged(null); }}>
-            {!figure?.isTime && <GripVertical size={14} aria-hidden style={{ color: "var(--plum)", flex: "none", cursor: "grab" }} />}
-            {isPlain && values(row) && <Checkbox aria-label={`Pick ${row.label}`} isSelected={isPicked} onChange={(on) => setPicked(on ? [...picked, key] : picked.filter((one) => one !== key))} />}
-            <i style={{ background: fill(row.color) }} /><span className="name">{row.label}</span><span className="n">{row.words}</span>
-            {dress.order === "hand" && <><Button $small $icon aria-label={`${row.label} up`} isDisabled={i === 0} onPress={() => place(i, i - 1)}><ArrowUp aria-hidden /></Button><Button $small $icon aria-label={`${row.label} down`} isDisabled={i === rows.length - 1} onPress={() => place(i, i + 1)}><ArrowDown aria-hidden /></Button></>}
-            {isPlain && dress.order !== "hand" && values(row) && !group.top && !group.withEmptyGroups && <Button $small $icon aria-pressed={isKept(row)} aria-label={`Show ${row.label} even without records`} style={isKept(row) ? { color: "var(--plum)" } : { color: "var(--ink-3)" }} onPress={() => keep(row)}><Eye aria-hidden /></Button>}
-            {isPlain && dress.order !== "hand" && values(row) && <Button $small $icon aria-label={`Leave out ${row.label}`} onPress={() => hide(row)}><EyeOff aria-hidden /></Button>}
+          <div
+            key={key}
+            className={`line${isPicked ? " picked" : ""}`}
+            draggable={!figure?.isTime}
+            onDragStart={() => setDragged(i)}
+            onDragOver={(event) => dragged !== null && event.preventDefault()}
+            onDrop={() => {
+              if (dragged !== null && dragged !== i) place(dragged, i);
+              setDragged(null);
+            }}
+          >
+            {!figure?.isTime && (
+              <GripVertical
+                size={14}
+                aria-hidden
+                style={{ color: "var(--plum)", flex: "none", cursor: "grab" }}
+              />
+            )}
+            {isPlain && values(row) && (
+              <Checkbox
+                aria-label={`Pick ${row.label}`}
+                isSelected={isPicked}
+                onChange={(on) =>
+                  setPicked(on ? [...picked, key] : picked.filter((one) => one !== key))
+                }
+              />
+            )}
+            <i style={{ background: fill(row.color) }} />
+            <span className="name">{row.label}</span>
+            <span className="n">{row.words}</span>
+            {dress.order === "hand" && (
+              <>
+                <Button
+                  $small
+                  $icon
+                  aria-label={`${row.label} up`}
+                  isDisabled={i === 0}
+                  onPress={() => place(i, i - 1)}
+                >
+                  <ArrowUp aria-hidden />
+                </Button>
+                <Button
+                  $small
+                  $icon
+                  aria-label={`${row.label} down`}
+                  isDisabled={i === rows.length - 1}
+                  onPress={() => place(i, i + 1)}
+                >
+                  <ArrowDown aria-hidden />
+                </Button>
+              </>
+            )}
+            {isPlain &&
+              dress.order !== "hand" &&
+              values(row) &&
+              !group.top &&
+              !group.withEmptyGroups && (
+                <Button
+                  $small
+                  $icon
+                  aria-pressed={isKept(row)}
+                  aria-label={`Show ${row.label} even without records`}
+                  style={isKept(row) ? { color: "var(--plum)" } : { color: "var(--ink-3)" }}
+                  onPress={() => keep(row)}
+                >
+                  <Eye aria-hidden />
+                </Button>
+              )}
+            {isPlain && dress.order !== "hand" && values(row) && (
+              <Button $small $icon aria-label={`Leave out ${row.label}`} onPress={() => hide(row)}>
+                <EyeOff aria-hidden />
+              </Button>
+            )}
           </div>
         );
       })}
       {rows.length > 40 && <p className="note">and {rows.length - 40} more</p>}
-      {picked.length > 1 && <div className="fold"><Field label={`Fold these ${picked.length} as`} value={name} onChange={setName} /><Button $small $look="solid" onPress={fold}>Fold</Button></div>}
-      {(group.folds?.length || group.without?.length) && (
-        <div style={{ display: "flex", gap: 6, flexWrap: "wrap", paddingTop: 4 }}>
-          {group.folds?.map((one, i) => <Button key={one.name} $small $look="line" onPress={() => { const folds = group.folds!.filter((_, at) => at !== i); const { folds: _f, ...rest } = group; put(folds.length ? { ...rest, folds } : rest); }}>Unfold {one.name}</Button>)}
-          {group.without?.length ? <Button $small $look="line" onPress={() => { const { without: _w, ...rest } = group; put(rest); }}>Show {group.without.length} left out</Button> : null}
+      {picked.length > 1 && (
+        <div className="fold">
+          <Field label={`Fold these ${picked.length} as`} value={name} onChange={setName} />
+          <Button $small $look="solid" onPress={fold}>
+            Fold
+          </Button>
         </div>
       )}
-      {series.length > 1 && <><p className="note" style={{ paddingTop: 8 }}>Parts of a bar</p>{series.slice(0, 20).map((one, i) => <div key={one.key} className="line"><i style={{ background: fill(one.color) }} /><span className="name">{one.label}</span><span className="n">{one.total}</span><Button $small $icon aria-label={`${one.label} up`} isDisabled={i === 0} onPress={() => placeSeries(i, i - 1)}><ArrowUp aria-hidden /></Button><Button $small $icon aria-label={`${one.label} down`} isDisabled={i === series.length - 1} onPress={() => placeSeries(i, i + 1)}><ArrowDown aria-hidden /></Button></div>)}</>}
-      <p className="note">The open eye keeps a part in sight when it has no records, the struck one never shows it. Both, and folds, change the sentence; order does not.</p>
+      {(group.folds?.length || group.without?.length) && (
+        <div style={{ display: "flex", gap: 6, flexWrap: "wrap", paddingTop: 4 }}>
+          {group.folds?.map((one, i) => (
+            <Button
+              key={one.name}
+              $small
+              $look="line"
+              onPress={() => {
+                const folds = group.folds!.filter((_, at) => at !== i);
+                const { folds: _f, ...rest } = group;
+                put(folds.length ? { ...rest, folds } : rest);
+              }}
+            >
+              Unfold {one.name}
+            </Button>
+          ))}
+          {group.without?.length ? (
+            <Button
+              $small
+              $look="line"
+              onPress={() => {
+                const { without: _w, ...rest } = group;
+                put(rest);
+              }}
+            >
+              Show {group.without.length} left out
+            </Button>
+          ) : null}
+        </div>
+      )}
+      {series.length > 1 && (
+        <>
+          <p className="note" style={{ paddingTop: 8 }}>
+            Parts of a bar
+          </p>
+          {series.slice(0, 20).map((one, i) => (
+            <div key={one.key} className="line">
+              <i style={{ background: fill(one.color) }} />
+              <span className="name">{one.label}</span>
+              <span className="n">{one.total}</span>
+              <Button
+                $small
+                $icon
+                aria-label={`${one.label} up`}
+                isDisabled={i === 0}
+                onPress={() => placeSeries(i, i - 1)}
+              >
+                <ArrowUp aria-hidden />
+              </Button>
+              <Button
+                $small
+                $icon
+                aria-label={`${one.label} down`}
+                isDisabled={i === series.length - 1}
+                onPress={() => placeSeries(i, i + 1)}
+              >
+                <ArrowDown aria-hidden />
+              </Button>
+            </div>
+          ))}
+        </>
+      )}
+      <p className="note">
+        The open eye keeps a part in sight when it has no records, the struck one never shows it.
+        Both, and folds, change the sentence; order does not.
+      </p>
     </>
   );
 }
 
 /** The values that a group's key stands for; null for what cannot be folded or left out. */
-function valuesOf(key: string, group: Group, context: AskContext, report: CountReport): Value[] | null {
+function valuesOf(
+  key: string,
+  group: Group,
+  context: AskContext,
+  report: CountReport,
+): Value[] | null {
   if (key === "n") return [{ kind: "unset" }];
   if (key.startsWith("f")) return group.folds?.[Number(key.slice(1))]?.values ?? null;
   if (!key.startsWith("v")) return null;
@@ -106,5 +271,9 @@ function valuesOf(key: string, group: Group, context: AskContext, report: CountR
   if (field.thing) return [{ kind: "thing", thing: field.thing, id: Number(value) }];
   if (field.id === "stage") return [{ kind: "stage", stage: value as "waiting" }];
   const { kept } = typeOf(field);
-  return kept === "number" ? [{ kind: "number", number: value }] : kept === "flag" ? [{ kind: "flag", yes: value === "true" }] : [{ kind: "text", text: value }];
+  return kept === "number"
+    ? [{ kind: "number", number: value }]
+    : kept === "flag"
+      ? [{ kind: "flag", yes: value === "true" }]
+      : [{ kind: "text", text: value }];
 }

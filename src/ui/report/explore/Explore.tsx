@@ -9,12 +9,51 @@ import type { Value } from "@/core/filter";
 import type { ReportName, ShownFigure } from "@/contract/room";
 import { ask, Button, Checkbox, Choice } from "../../kit";
 import { Findings } from "./Findings";
-import { bridgeOver, byGrain, coarser, direction, finer, knownPlaces, onlyParts, otherPeriods, rateOf, splitBy, stretchBefore, zoomed, type Laid, type Stretch, type Trend, type TrendAnswer } from "./steps";
+import {
+  bridgeOver,
+  byGrain,
+  coarser,
+  direction,
+  finer,
+  knownPlaces,
+  onlyParts,
+  otherPeriods,
+  rateOf,
+  splitBy,
+  stretchBefore,
+  zoomed,
+  type Laid,
+  type Stretch,
+  type Trend,
+  type TrendAnswer,
+} from "./steps";
 import { LayUnder } from "./Under";
 
 const Panel = styled.section`
-  background: var(--mallow); padding: 8px 14px 10px; display: grid; gap: 6px; flex: none;
-  .row { display: flex; gap: 6px 10px; align-items: center; flex-wrap: wrap; } .row > span { color: var(--ink-2); } b { font: 620 17px/24px var(--serif); } fieldset { border: 0; padding: 0; display: flex; gap: 2px 12px; flex-wrap: wrap; }
+  background: var(--mallow);
+  padding: 8px 14px 10px;
+  display: grid;
+  gap: 6px;
+  flex: none;
+  .row {
+    display: flex;
+    gap: 6px 10px;
+    align-items: center;
+    flex-wrap: wrap;
+  }
+  .row > span {
+    color: var(--ink-2);
+  }
+  b {
+    font: 620 17px/24px var(--serif);
+  }
+  fieldset {
+    border: 0;
+    padding: 0;
+    display: flex;
+    gap: 2px 12px;
+    flex-wrap: wrap;
+  }
 `;
 /** Tracked fields that a level can be split by. */
 const SPLITS = ["priority", "status", "assignee", "team", "service", "project", "sprint"];
@@ -36,44 +75,174 @@ interface ExploreProps {
 }
 
 /** Going on from a trend: how fast it moves between two points, what made the difference, closer, coarser, by another field. Each step is a report that undo leads back from. */
-export function Explore({ context, report, answer, stretch, onStretch, onChange, reportId, address, mayKeep, laid, onLaid, reports }: ExploreProps) {
+export function Explore({
+  context,
+  report,
+  answer,
+  stretch,
+  onStretch,
+  onChange,
+  reportId,
+  address,
+  mayKeep,
+  laid,
+  onLaid,
+  reports,
+}: ExploreProps) {
   const [picked, setPicked] = useState<readonly string[]>([]);
   const known = knownPlaces(answer);
   if (known.length < 2) return null;
-  const chosen: Stretch = stretch && known.includes(stretch.from) && known.includes(stretch.to) ? stretch : { from: known[0], to: known[known.length - 1] };
+  const chosen: Stretch =
+    stretch && known.includes(stretch.from) && known.includes(stretch.to)
+      ? stretch
+      : { from: known[0], to: known[known.length - 1] };
   const rate = rateOf(answer, chosen);
   const earlier = stretchBefore(answer, chosen);
   const before = earlier && rateOf(answer, earlier);
   const unit = answer.measure.unit;
-  const signed = (value: { toFixed: (places?: number) => string; isNegative: () => boolean }, places?: number) => `${value.isNegative() ? "− " : "+ "}${valueWords(value.toFixed(places).replace("-", ""), unit)}`;
+  const signed = (
+    value: { toFixed: (places?: number) => string; isNegative: () => boolean },
+    places?: number,
+  ) =>
+    `${value.isNegative() ? "− " : "+ "}${valueWords(value.toFixed(places).replace("-", ""), unit)}`;
   const options = known.map((place) => [String(place), answer.rows[place].label] as const);
   const heads = answer.kind === "level" ? answer.split.filter((head) => /^v/.test(head.key)) : [];
-  const splitField = report.kind === "level" && report.split ? context.catalog.findPath("items", report.split.field)?.at(-1) : undefined;
+  const splitField =
+    report.kind === "level" && report.split
+      ? context.catalog.findPath("items", report.split.field)?.at(-1)
+      : undefined;
   const canKeep = splitField?.thing !== undefined;
-  const values = heads.filter((head) => picked.includes(head.key)).map((head): Value => ({ kind: "thing", thing: splitField!.thing!, id: Number(head.key.slice(1)) }));
+  const values = heads
+    .filter((head) => picked.includes(head.key))
+    .map((head): Value => ({
+      kind: "thing",
+      thing: splitField!.thing!,
+      id: Number(head.key.slice(1)),
+    }));
   const steps = { finer: finer(report.grain), coarser: coarser(report.grain) };
   return (
     <Panel aria-label="Explore">
       <div className="row">
         <span>Between the ends of</span>
-        <Choice hideLabel label="From the end of" value={String(chosen.from)} options={options.slice(0, -1)} onChange={(place) => onStretch({ from: Number(place), to: Math.max(chosen.to, known[known.indexOf(Number(place)) + 1]) })} />
+        <Choice
+          hideLabel
+          label="From the end of"
+          value={String(chosen.from)}
+          options={options.slice(0, -1)}
+          onChange={(place) =>
+            onStretch({
+              from: Number(place),
+              to: Math.max(chosen.to, known[known.indexOf(Number(place)) + 1]),
+            })
+          }
+        />
         <span>and</span>
-        <Choice hideLabel label="To the end of" value={String(chosen.to)} options={options.slice(1)} onChange={(place) => onStretch({ from: Math.min(chosen.from, known[known.indexOf(Number(place)) - 1]), to: Number(place) })} />
-        {rate && <span role="status" aria-label="Rate"><b>{signed(rate.change)}</b>, {signed(rate.aWeek, 2)} a week{before ? <>; the stretch before <b>{signed(before.change)}</b>, {signed(before.aWeek, 2)} a week</> : null}</span>}
-        {stretch && <Button $small onPress={() => onStretch(null)}>The whole trend</Button>}
+        <Choice
+          hideLabel
+          label="To the end of"
+          value={String(chosen.to)}
+          options={options.slice(1)}
+          onChange={(place) =>
+            onStretch({
+              from: Math.min(chosen.from, known[known.indexOf(Number(place)) - 1]),
+              to: Number(place),
+            })
+          }
+        />
+        {rate && (
+          <span role="status" aria-label="Rate">
+            <b>{signed(rate.change)}</b>, {signed(rate.aWeek, 2)} a week
+            {before ? (
+              <>
+                ; the stretch before <b>{signed(before.change)}</b>, {signed(before.aWeek, 2)} a
+                week
+              </>
+            ) : null}
+          </span>
+        )}
+        {stretch && (
+          <Button $small onPress={() => onStretch(null)}>
+            The whole trend
+          </Button>
+        )}
       </div>
       <div className="row">
-        <Button $small $look="line" onPress={() => onChange(bridgeOver(report, answer, chosen))}>What made the difference</Button>
-        <Button $small isDisabled={!stretch} onPress={() => { onStretch(null); onChange(zoomed(report, answer, chosen)); }}>Closer</Button>
-        {steps.finer && <Button $small onPress={() => onChange(byGrain(report, steps.finer!))}>By {steps.finer}</Button>}
-        {steps.coarser && <Button $small onPress={() => onChange(byGrain(report, steps.coarser!))}>By {steps.coarser}</Button>}
-        {report.kind === "level" && <Choice hideLabel label="Split by" value={report.split?.field[0] ?? ""} options={[["", "not split"], ...SPLITS.map((field) => [field, `split by ${field}`] as const)]} onChange={(field) => onChange(splitBy(report, field || null))} />}
+        <Button $small $look="line" onPress={() => onChange(bridgeOver(report, answer, chosen))}>
+          What made the difference
+        </Button>
+        <Button
+          $small
+          isDisabled={!stretch}
+          onPress={() => {
+            onStretch(null);
+            onChange(zoomed(report, answer, chosen));
+          }}
+        >
+          Closer
+        </Button>
+        {steps.finer && (
+          <Button $small onPress={() => onChange(byGrain(report, steps.finer!))}>
+            By {steps.finer}
+          </Button>
+        )}
+        {steps.coarser && (
+          <Button $small onPress={() => onChange(byGrain(report, steps.coarser!))}>
+            By {steps.coarser}
+          </Button>
+        )}
+        {report.kind === "level" && (
+          <Choice
+            hideLabel
+            label="Split by"
+            value={report.split?.field[0] ?? ""}
+            options={[
+              ["", "not split"],
+              ...SPLITS.map((field) => [field, `split by ${field}`] as const),
+            ]}
+            onChange={(field) => onChange(splitBy(report, field || null))}
+          />
+        )}
         <LayUnder report={report} laid={laid} onLaid={onLaid} reports={reports} />
         <span style={{ marginLeft: "auto" }} />
-        <Findings report={reportId} address={address} mayKeep={mayKeep} proposed={rate ? `${signed(rate.change)} from the end of ${answer.rows[chosen.from].label} to the end of ${answer.rows[chosen.to].label}` : ""} />
+        <Findings
+          report={reportId}
+          address={address}
+          mayKeep={mayKeep}
+          proposed={
+            rate
+              ? `${signed(rate.change)} from the end of ${answer.rows[chosen.from].label} to the end of ${answer.rows[chosen.to].label}`
+              : ""
+          }
+        />
       </div>
       {report.kind === "level" && canKeep && heads.length > 1 && (
-        <div className="row"><fieldset aria-label="Parts">{heads.slice(0, 12).map((head) => <Checkbox key={head.key} isSelected={picked.includes(head.key)} onChange={(on) => setPicked(on ? [...picked, head.key] : picked.filter((key) => key !== head.key))}>{head.label}</Checkbox>)}</fieldset>{values.length > 0 && <Button $small $look="line" onPress={() => { setPicked([]); onChange(onlyParts(report, values)); }}>Only {values.length === 1 ? "this" : `these ${values.length}`}</Button>}</div>
+        <div className="row">
+          <fieldset aria-label="Parts">
+            {heads.slice(0, 12).map((head) => (
+              <Checkbox
+                key={head.key}
+                isSelected={picked.includes(head.key)}
+                onChange={(on) =>
+                  setPicked(on ? [...picked, head.key] : picked.filter((key) => key !== head.key))
+                }
+              >
+                {head.label}
+              </Checkbox>
+            ))}
+          </fieldset>
+          {values.length > 0 && (
+            <Button
+              $small
+              $look="line"
+              onPress={() => {
+                setPicked([]);
+                onChange(onlyParts(report, values));
+              }}
+            >
+              Only {values.length === 1 ? "this" : `these ${values.length}`}
+            </Button>
+          )}
+        </div>
       )}
       <OppositeStory report={report} answer={answer} />
     </Panel>
@@ -86,13 +255,39 @@ function OppositeStory({ report, answer }: { report: Trend; answer: TrendAnswer 
   const own = direction(answer);
   const half = useDirection(others?.half ?? null);
   const double = useDirection(others?.double ?? null);
-  const opposite = [half !== null && half * own < 0 ? (half > 0 ? "the later half of this period rises" : "the later half of this period falls") : null, double !== null && double * own < 0 ? (double > 0 ? "a period twice as long rises" : "a period twice as long falls") : null].filter(Boolean);
+  const opposite = [
+    half !== null && half * own < 0
+      ? half > 0
+        ? "the later half of this period rises"
+        : "the later half of this period falls"
+      : null,
+    double !== null && double * own < 0
+      ? double > 0
+        ? "a period twice as long rises"
+        : "a period twice as long falls"
+      : null,
+  ].filter(Boolean);
   if (opposite.length === 0) return null;
-  return <p role="status" style={{ font: "400 17px/24px var(--serif)" }}><b>Another period tells the opposite:</b> this trend {own > 0 ? "rises" : "falls"}, but {opposite.join(", and ")}.</p>;
+  return (
+    <p role="status" style={{ font: "400 17px/24px var(--serif)" }}>
+      <b>Another period tells the opposite:</b> this trend {own > 0 ? "rises" : "falls"}, but{" "}
+      {opposite.join(", and ")}.
+    </p>
+  );
 }
 
 function useDirection(report: Trend | null): -1 | 0 | 1 | null {
   const bare = report?.kind === "level" ? splitBy(report, null) : report;
-  const { data } = useQuery({ queryKey: ["direction", bare], queryFn: ({ signal }) => ask<ShownFigure>("/api/room/figure", { definition: bare, dress: PLAIN_DRESS }, signal), enabled: bare !== null, staleTime: 300_000, retry: false });
-  return data?.kind === "history" && (data.answer.kind === "level" || data.answer.kind === "crossings") ? direction(data.answer) : null;
+  const { data } = useQuery({
+    queryKey: ["direction", bare],
+    queryFn: ({ signal }) =>
+      ask<ShownFigure>("/api/room/figure", { definition: bare, dress: PLAIN_DRESS }, signal),
+    enabled: bare !== null,
+    staleTime: 300_000,
+    retry: false,
+  });
+  return data?.kind === "history" &&
+    (data.answer.kind === "level" || data.answer.kind === "crossings")
+    ? direction(data.answer)
+    : null;
 }

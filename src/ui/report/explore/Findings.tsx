@@ -6,39 +6,121 @@ import type { FindingLine } from "@/contract/room";
 import { ask, Button, Dialog, Field, tell } from "../../kit";
 import { pictureOf } from "./picture";
 
-const TIME = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" });
+const TIME = new Intl.DateTimeFormat("en-GB", {
+  day: "numeric",
+  month: "short",
+  hour: "2-digit",
+  minute: "2-digit",
+});
 
 /** What was found on the way: words, a picture of the figure and the address of the step, kept with the report. */
-export function Findings({ report, address, proposed, mayKeep }: { report: number | null; address: string; proposed: string; mayKeep: boolean }) {
+export function Findings({
+  report,
+  address,
+  proposed,
+  mayKeep,
+}: {
+  report: number | null;
+  address: string;
+  proposed: string;
+  mayKeep: boolean;
+}) {
   const client = useQueryClient();
   const [opens, setOpens] = useState<"keep" | "list" | null>(null);
   const [words, setWords] = useState("");
-  const { data = [] } = useQuery({ queryKey: ["findings", report], queryFn: ({ signal }) => ask<FindingLine[]>("/api/room/findings", { id: report }, signal), enabled: report !== null });
+  const { data = [] } = useQuery({
+    queryKey: ["findings", report],
+    queryFn: ({ signal }) => ask<FindingLine[]>("/api/room/findings", { id: report }, signal),
+    enabled: report !== null,
+  });
   const keep = async () => {
-    const picture = await pictureOf(document.querySelector('[aria-label="Figure"] svg.recharts-surface'));
-    await ask("/api/room/keepFinding", { report, words: words.trim(), address, picture }).then(() => { tell("The finding is kept with the report."); setOpens(null); setWords(""); }, (error: Error) => tell(error.message));
+    const picture = await pictureOf(
+      document.querySelector('[aria-label="Figure"] svg.recharts-surface'),
+    );
+    await ask("/api/room/keepFinding", { report, words: words.trim(), address, picture }).then(
+      () => {
+        tell("The finding is kept with the report.");
+        setOpens(null);
+        setWords("");
+      },
+      (error: Error) => tell(error.message),
+    );
     await client.invalidateQueries({ queryKey: ["findings", report] });
   };
   return (
     <>
-      {data.length > 0 && <Button $small onPress={() => setOpens("list")}>{data.length === 1 ? "1 finding" : `${data.length} findings`}</Button>}
-      {mayKeep && <Button $small isDisabled={report === null} onPress={() => { setWords(proposed); setOpens("keep"); }}>{report === null ? "Save the report to keep findings" : "Keep a finding"}</Button>}
-      <Dialog title="Keep a finding" isOpen={opens === "keep"} onOpenChange={(isOpen) => !isOpen && setOpens(null)}>
-        <form onSubmit={(event) => { event.preventDefault(); if (words.trim()) void keep(); }} style={{ display: "grid", gap: 12 }}>
-          <Field label="In words" value={words} onChange={setWords} error={words.trim() ? null : "Say what was found."} />
-          <p style={{ color: "var(--ink-2)" }}>The picture of the figure as it is now and the address of this step are kept with it.</p>
-          <Button $look="solid" type="submit" isDisabled={!words.trim()}>Keep it</Button>
+      {data.length > 0 && (
+        <Button $small onPress={() => setOpens("list")}>
+          {data.length === 1 ? "1 finding" : `${data.length} findings`}
+        </Button>
+      )}
+      {mayKeep && (
+        <Button
+          $small
+          isDisabled={report === null}
+          onPress={() => {
+            setWords(proposed);
+            setOpens("keep");
+          }}
+        >
+          {report === null ? "Save the report to keep findings" : "Keep a finding"}
+        </Button>
+      )}
+      <Dialog
+        title="Keep a finding"
+        isOpen={opens === "keep"}
+        onOpenChange={(isOpen) => !isOpen && setOpens(null)}
+      >
+        <form
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (words.trim()) void keep();
+          }}
+          style={{ display: "grid", gap: 12 }}
+        >
+          <Field
+            label="In words"
+            value={words}
+            onChange={setWords}
+            error={words.trim() ? null : "Say what was found."}
+          />
+          <p style={{ color: "var(--ink-2)" }}>
+            The picture of the figure as it is now and the address of this step are kept with it.
+          </p>
+          <Button $look="solid" type="submit" isDisabled={!words.trim()}>
+            Keep it
+          </Button>
         </form>
       </Dialog>
-      <Dialog title="Findings" isOpen={opens === "list"} onOpenChange={(isOpen) => !isOpen && setOpens(null)}>
-        <ul style={{ display: "grid", gap: 14 }}>{data.map((finding) => (
-          <li key={finding.id} style={{ borderTop: "1px solid var(--line)", paddingTop: 8 }}>
-            {/* eslint-disable-next-line @next/next/no-img-element -- a picture of its own, from no address */}
-            {finding.picture && <img src={finding.picture} alt="" style={{ width: "100%", maxHeight: 150, objectFit: "contain", objectPosition: "left" }} />}
-            <p style={{ font: "560 19px/25px var(--serif)" }}>{finding.words}</p>
-            <p style={{ color: "var(--ink-2)" }}>{finding.owner}, {TIME.format(new Date(finding.at))} · <Link href={finding.address}>Go there</Link></p>
-          </li>
-        ))}</ul>
+      <Dialog
+        title="Findings"
+        isOpen={opens === "list"}
+        onOpenChange={(isOpen) => !isOpen && setOpens(null)}
+      >
+        <ul style={{ display: "grid", gap: 14 }}>
+          {data.map((finding) => (
+            <li key={finding.id} style={{ borderTop: "1px solid var(--line)", paddingTop: 8 }}>
+              {/* eslint-disable-next-line @next/next/no-img-element -- a picture of its own, from no address */}
+              {finding.picture && (
+                <img
+                  src={finding.picture}
+                  alt=""
+                  style={{
+                    width: "100%",
+                    maxHeight: 150,
+                    objectFit: "contain",
+                    objectPosition: "left",
+                  }}
+                />
+              )}
+              <p style={{ font: "560 19px/25px var(--serif)" }}>{finding.words}</p>
+              <p style={{ color: "var(--ink-2)" }}>
+                {finding.owner}, {TIME.format(new Date(finding.at))} ·{" "}
+                <Link href={finding.address}>Go there</Link>
+              </p>
+            </li>
+          ))}
+        </ul>
       </Dialog>
     </>
   );

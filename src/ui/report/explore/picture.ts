@@ -5,10 +5,14 @@ export async function pictureOf(drawing: Element | null): Promise<string | null>
   if (!(drawing instanceof SVGElement)) return null;
   const copy = drawing.cloneNode(true) as SVGElement;
   copy.setAttribute("xmlns", "http://www.w3.org/2000/svg");
-  const [from, to] = [[drawing, ...drawing.querySelectorAll("*")], [copy, ...copy.querySelectorAll("*")]];
+  const [from, to] = [
+    [drawing, ...drawing.querySelectorAll("*")],
+    [copy, ...copy.querySelectorAll("*")],
+  ];
   from.forEach((one, i) => {
     const style = getComputedStyle(one);
-    for (const name of ["fill", "stroke", "font-size", "font-family"]) to[i].setAttribute(name, style.getPropertyValue(name));
+    for (const name of ["fill", "stroke", "font-size", "font-family"])
+      to[i].setAttribute(name, style.getPropertyValue(name));
     to[i].removeAttribute("style");
     to[i].removeAttribute("class");
   });

@@ -8,6 +8,17 @@ export { Choose, type Option } from "./Choose";
 export { fieldOptions, samePath } from "./fields";
 export { Foot } from "./parts";
 export type { PickerProps } from "./context";
-export { BesidePicker, BurnsPicker, ComparedPicker, EndsPicker, GrainPicker, LastPicker, TeamPicker, UnitPicker, WhichPicker, withBeside } from "./HistoryPickers";
+export {
+  BesidePicker,
+  BurnsPicker,
+  ComparedPicker,
+  EndsPicker,
+  GrainPicker,
+  LastPicker,
+  TeamPicker,
+  UnitPicker,
+  WhichPicker,
+  withBeside,
+} from "./HistoryPickers";
 export { PeriodField, TestEditor } from "./TestEditor";
 export { withWhere } from "./where";

@@ -13,12 +13,23 @@ interface Props {
   readonly params: Promise<{ id: string }>;
 }
 
-export const generateMetadata = async ({ params }: Props) => ({ title: (await load((await params).id))?.name ?? "Dashboard" });
+export const generateMetadata = async ({ params }: Props) => ({
+  title: (await load((await params).id))?.name ?? "Dashboard",
+});
 
 export default async function DashboardPage({ params }: Props) {
   const board = await load((await params).id);
   if (!board) notFound();
   const { em, desk } = await signedIn();
   const reports = board.mayChange ? await listReports(em, desk.viewer, desk.view.catalog) : [];
-  return <Board key={board.id} board={board} reports={reports.map(({ id, name, shape, mine }) => ({ id, name, shape, mine }))} people={desk.view.catalog.names.list("person")} teams={desk.view.catalog.names.list("team")} mayBuild={mayBuild(desk.viewer)} />;
+  return (
+    <Board
+      key={board.id}
+      board={board}
+      reports={reports.map(({ id, name, shape, mine }) => ({ id, name, shape, mine }))}
+      people={desk.view.catalog.names.list("person")}
+      teams={desk.view.catalog.names.list("team")}
+      mayBuild={mayBuild(desk.viewer)}
+    />
+  );
 }

@@ -15,11 +15,22 @@ interface Props {
   readonly searchParams: Promise<{ s?: string }>;
 }
 
-export const generateMetadata = async ({ params }: Props) => ({ title: (await load((await params).id))?.name ?? "Report" });
+export const generateMetadata = async ({ params }: Props) => ({
+  title: (await load((await params).id))?.name ?? "Report",
+});
 
 export default async function ReportPage({ params, searchParams }: Props) {
   const kept = await load((await params).id);
   if (!kept) notFound();
   const { em, desk } = await signedIn();
-  return <ReportRoom key={kept.id} facts={roomFacts(desk)} kept={kept} sentence={(await searchParams).s ?? null} draft={await loadDraft(em, desk.viewer, kept.id)} reports={await reportNames(em, desk.viewer)} />;
+  return (
+    <ReportRoom
+      key={kept.id}
+      facts={roomFacts(desk)}
+      kept={kept}
+      sentence={(await searchParams).s ?? null}
+      draft={await loadDraft(em, desk.viewer, kept.id)}
+      reports={await reportNames(em, desk.viewer)}
+    />
+  );
 }

@@ -15,7 +15,9 @@ const find = async ({ params }: Props) => {
   return { desk, sprints, sprint: sprints.find((one) => String(one.id) === id) };
 };
 
-export const generateMetadata = async (props: Props) => ({ title: (await find(props)).sprint?.name ?? "Sprint" });
+export const generateMetadata = async (props: Props) => ({
+  title: (await find(props)).sprint?.name ?? "Sprint",
+});
 
 export default async function SprintPage(props: Props) {
   const { desk, sprints, sprint } = await find(props);
