@@ -158,15 +158,13 @@ const PICTURES: readonly {
             `N${i},fault,Spare reader ${i},${i === 4 ? "Done?" : "Logged"},P3,${i === 7 ? "soon" : "2026-11-20T09:00:00Z"}`,
         ),
       ].join("\n");
-      await page
-        .locator("input[type=file]")
-        .setInputFiles({
-          name: "items.csv",
-          mimeType: "text/csv",
-          buffer: Buffer.from(
-            `${rows.replace("Done?", "Logged")}\nN3,fault,Twice,Logged,P3,2026-11-20T09:00:00Z\n`,
-          ),
-        });
+      await page.locator("input[type=file]").setInputFiles({
+        name: "items.csv",
+        mimeType: "text/csv",
+        buffer: Buffer.from(
+          `${rows.replace("Done?", "Logged")}\nN3,fault,Twice,Logged,P3,2026-11-20T09:00:00Z\n`,
+        ),
+      });
       await page.getByText("would be refused").waitFor();
     },
   },

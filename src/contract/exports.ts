@@ -1,5 +1,6 @@
+import { ReportSchema } from "@/core/kinds";
 import { z } from "zod";
-import { DressSchema, ReportSchema } from "@/core/definition";
+import { DressSchema } from "@/core/definition";
 import { EXPORT_IDS } from "@/core/exports";
 
 /** What is asked of the door for files. */

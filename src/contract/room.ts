@@ -1,17 +1,9 @@
+import { ReportSchema, type BurndownReport, type Report, type ShownHistory } from "@/core/kinds";
 import { z } from "zod";
-import type { CountAnswer, HistoryAnswer, Percentages } from "@/core/answer";
-import {
-  DressSchema,
-  ReportSchema,
-  WORK_UNITS,
-  type BurndownReport,
-  type Dress,
-  type Report,
-  type Tile,
-} from "@/core/definition";
-import type { Figure, Said } from "@/core/figure";
+
+import { DressSchema, WORK_UNITS, type Dress, type Tile } from "@/core/definition";
 import type { Value } from "@/core/filter";
-import type { Cause, Forecast } from "@/core/history";
+import type { Cause } from "@/core/history";
 import type { Piece } from "@/core/sentence";
 import type { ShapeId } from "@/core/shapes";
 
@@ -190,24 +182,6 @@ export const ImportActAsk = z.object({
   stages: z.record(z.string(), z.enum(["waiting", "under way", "finished"])).optional(),
 });
 
-/** A record as a table shows it: each cell in words. */
-export interface ShownRecord {
-  readonly id: number;
-  readonly key: string | null;
-  readonly cells: readonly (string | null)[];
-  /** What brought it into the part of a bridge or a flow: what changed, when and by whom. */
-  readonly decided?: { readonly what: string; readonly when: string; readonly by: string | null };
-}
-export interface ShownRecords {
-  readonly count: number;
-  readonly columns: readonly {
-    readonly field: readonly string[];
-    readonly words: string;
-    readonly align: "left" | "right";
-  }[];
-  readonly rows: readonly ShownRecord[];
-}
-
 /** Whom the sign-in page of a demo workspace offers, and their password. */
 export interface DemoFacts {
   readonly password: string;
@@ -252,55 +226,6 @@ export interface ImportState {
   readonly unstaged: readonly {
     readonly status: string;
     readonly guess: "waiting" | "under way" | "finished";
-  }[];
-}
-
-/** Records drawn one by one: when (ms), how much, and both in words. */
-export interface ShownDots {
-  readonly of: number;
-  readonly dots: readonly {
-    readonly id: number;
-    readonly key: string | null;
-    readonly at: number;
-    readonly value: number;
-    readonly words: string;
-    readonly when: string;
-  }[];
-}
-
-/** A report answered for the screen. */
-export type ShownFigure =
-  | {
-      readonly kind: "count";
-      readonly answer: CountAnswer;
-      readonly percentages: Percentages;
-      readonly figure: Figure;
-      readonly says: readonly Said[];
-      readonly asOf: string;
-      readonly dots?: ShownDots;
-    }
-  | { readonly kind: "list"; readonly records: ShownRecords; readonly asOf: string }
-  | {
-      readonly kind: "history";
-      readonly answer: HistoryAnswer;
-      readonly figure: Figure | null;
-      readonly says: readonly Said[];
-      readonly asOf: string;
-      readonly pace?: ShownPace;
-      readonly blank?: string;
-    };
-
-/** The guide line of a burndown, in working days and by the clock. */
-export interface ShownPace {
-  readonly working: readonly { readonly t: number; readonly pace: string }[];
-  readonly clock: readonly { readonly t: number; readonly pace: string }[];
-  /** Local days of the time that is drawn, and which of them are worked. */
-  readonly days: readonly {
-    readonly day: string;
-    readonly start: number;
-    readonly end: number;
-    readonly works: boolean;
-    readonly name: string | null;
   }[];
 }
 
@@ -560,7 +485,7 @@ interface SprintItemLine {
 /** A sprint as its room shows it: the burndown, each change of its scope and by whom, its items where they stand. */
 export interface ShownSprint {
   readonly definition: BurndownReport;
-  readonly shown: ShownFigure & { readonly kind: "history" };
+  readonly shown: ShownHistory;
   readonly ledger: readonly {
     readonly at: number;
     readonly key: string;
@@ -572,14 +497,6 @@ export interface ShownSprint {
   readonly finished: readonly SprintItemLine[];
   readonly open: readonly SprintItemLine[];
   readonly out: readonly SprintItemLine[];
-}
-
-/** When it may be done, in words and as a fan. */
-export interface ShownForecast {
-  readonly why: string | null;
-  readonly forecast: Forecast | null;
-  /** The local days of the working days ahead: the n-th is that of day n. */
-  readonly days: readonly string[];
 }
 
 /** A report or dashboard in somebody's side list. */

@@ -1,11 +1,11 @@
+import type { ExportQuery } from "@/core/kinds/planned";
 import { PassThrough, type Readable } from "node:stream";
 import { to as copyTo } from "pg-copy-streams";
 import type { PoolClient } from "pg";
-import type { Plan } from "@/core/plan";
-import type { ExportQuery } from "@/core/plan";
+
 import type { Statement } from "@/core/sql";
 import { withConnection, type EntityManager } from "./database";
-import { PLANNING, runPlan } from "./runPlan";
+import { PLANNING } from "./runPlan";
 
 const LONGEST_MS = 600_000;
 
@@ -16,12 +16,11 @@ const LONGEST_MS = 600_000;
  */
 export async function copyRows(
   em: EntityManager,
-  plan: Plan<ExportQuery>,
+  { statement, count }: ExportQuery,
   header: readonly string[],
   separator: "," | "\t",
   onCount?: (rows: number) => void,
 ): Promise<Readable> {
-  const { statement, count } = await runPlan(em, plan);
   const out = new PassThrough();
   const ready = new Promise<void>((resolve, reject) => {
     withConnection(em, async (client) => {

@@ -1,9 +1,8 @@
+import { checkReport, type Report } from "@/core/kinds";
 import type { ZodType, z } from "zod";
-import type { Problem, Result } from "@/core/base";
-import { checkReport } from "@/core/sentence";
-import type { Report } from "@/core/definition";
+
 import * as contract from "@/contract/room";
-import { type EntityManager, type Role } from "@/data";
+import { runPlan, type EntityManager, type Role } from "@/data";
 import { brandOf, setBrand } from "./accounts/brand";
 import { invite } from "./accounts/signIn";
 import { actOnImport } from "./bundles/imports";
@@ -27,9 +26,10 @@ import {
 import { saveMeasure } from "./library/measures";
 import { findTwins, loadReport, reportsOfFilter, saveReport } from "./library/reports";
 import { dropMailing, listMailings, saveMailing, sendSoon } from "./mail/mailings";
-import { answerWorkings } from "./reports/answerReport";
+import { planForecast } from "@/core/kinds/planned";
+import { answerWorkings, viewOf } from "./reports/answerReport";
 import { compareWith, quickLook } from "./reports/compare";
-import { askForecast } from "./reports/forecast";
+import { nothingHere, Refused, settled } from "./refused";
 import { askSprint } from "./sprints/sprintRoom";
 import { listMails, mailAddress } from "./mail/mailRoom";
 import {
@@ -51,16 +51,6 @@ export interface ActContext {
   readonly clock: Clock;
 }
 
-/** Thrown by acts for what a person can mend; the route tells it. */
-export class Refused extends Error {
-  constructor(
-    readonly problems: readonly Problem[],
-    readonly status = 422,
-  ) {
-    super(problems[0]?.message);
-  }
-}
-
 interface Act<S extends ZodType> {
   readonly asks: S;
   /** Who may; everyone who is signed in, if nothing is said. */
@@ -76,14 +66,6 @@ function checked(report: Report, desk: Desk): Report {
   if (problems.length) throw new Refused(problems);
   return report;
 }
-
-function settled<T>(result: Result<T>): T {
-  if (!result.ok)
-    throw new Refused(result.problems, result.problems[0].code.endsWith(".version") ? 409 : 422);
-  return result.value;
-}
-
-const NONE: Problem = { code: "none", message: "There is nothing here." };
 
 /** Everything that the rooms can ask for or do: one gate for rights, one place for each act. */
 export const acts = {
@@ -121,7 +103,7 @@ export const acts = {
     asks: contract.QuickLookAsk,
     run: async ({ em, desk }, { definition, opened, field }) => {
       const report = checked(definition, desk);
-      if (!desk.view.catalog.findPath(report.subject.id, field)) throw new Refused([NONE], 404);
+      if (!desk.view.catalog.findPath(report.subject.id, field)) throw nothingHere();
       return quickLook(em, desk, report, opened as never, field);
     },
   }),
@@ -131,13 +113,13 @@ export const acts = {
       const report = checked(definition, desk);
       if (report.kind !== "burndown")
         throw new Refused([{ code: "forecast.kind", message: "Only a burndown has a forecast." }]);
-      return askForecast(em, desk, report);
+      return runPlan(em, planForecast(report, viewOf(report, desk.view)));
     },
   }),
   sprint: act({
     asks: contract.SprintAsk,
     run: async ({ em, desk }, { sprint, unit, stood }) => {
-      if (!desk.view.catalog.names.find("sprint", sprint)) throw new Refused([NONE], 404);
+      if (!desk.view.catalog.names.find("sprint", sprint)) throw nothingHere();
       return askSprint(em, desk, sprint, unit, stood);
     },
   }),
@@ -145,7 +127,7 @@ export const acts = {
     asks: contract.TileAsk,
     run: async ({ em, desk }, { report, stood }) => {
       const kept = await loadReport(em, desk.viewer, report);
-      if (!kept) throw new Refused([NONE], 404);
+      if (!kept) throw nothingHere();
       const definition =
         stood && !kept.definition.stood ? { ...kept.definition, stood } : kept.definition;
       return {
@@ -161,7 +143,7 @@ export const acts = {
     asks: contract.IdAsk,
     run: async ({ em, desk }, { id }) => {
       const kept = await loadReport(em, desk.viewer, id);
-      if (!kept) throw new Refused([NONE], 404);
+      if (!kept) throw nothingHere();
       await noteOpened(em, desk.viewer, "report", id);
       await noteUnplaced(em, desk, kept);
       return kept;
@@ -301,7 +283,7 @@ export const acts = {
     asks: contract.FindingAsk,
     run: async ({ em, desk }, asked) => {
       if (asked.report !== null && !(await loadReport(em, desk.viewer, asked.report)))
-        throw new Refused([NONE], 404);
+        throw nothingHere();
       return settled(await keepFinding(em, desk.viewer, asked));
     },
   }),
@@ -328,7 +310,7 @@ export const acts = {
     roles: ["administrator"],
     run: async ({ em }, { id }) => {
       const secret = await invite(em, id);
-      if (!secret) throw new Refused([NONE], 404);
+      if (!secret) throw nothingHere();
       return secret;
     },
   }),
@@ -337,7 +319,7 @@ export const acts = {
     roles: ["administrator"],
     run: async ({ em }, { id, act: what, stages }) => {
       const state = await actOnImport(em, id, what, stages);
-      if (!state) throw new Refused([NONE], 404);
+      if (!state) throw nothingHere();
       return state;
     },
   }),

@@ -1,3 +1,5 @@
+export { Refused } from "./refused";
+export { checkReport, parseSentence, printReport } from "@/core/kinds";
 import "server-only";
 
 /** The server's face for the pages and routes of src/app. */
@@ -30,7 +32,7 @@ export { findPrintJob } from "./render/printJob";
 export { definitionSchema, writeDefinition } from "./definitions/definitionFile";
 export { listPeople } from "./accounts/people";
 export { beginImport, importState, actOnImport, lastImports, refusedZip } from "./bundles/imports";
-export { checkReport, parseSentence, printReport } from "@/core/sentence";
+
 export { log } from "./log";
-export { acts, Refused, type ActId } from "./acts";
+export { acts, type ActId } from "./acts";
 export { localDay, longDayText } from "@/core/time";

@@ -1,9 +1,8 @@
+import { countAnswer, planCount, planRecords } from "@/core/kinds/planned";
+import { type CountReport, parseSentence } from "@/core/kinds";
 import { performance } from "node:perf_hooks";
 import { parseInstant } from "@/core/time";
-import { countAnswer } from "@/core/answer";
-import type { CountReport } from "@/core/definition";
-import { planCount, planRecords } from "@/core/plan";
-import { parseSentence } from "@/core/sentence";
+
 import { DEMO_PASSWORD, makeWorld } from "@/demo";
 import { setPasswords } from "@/server/accounts/signIn";
 import { makeReadyMade } from "@/server/library/readyMade";

@@ -1,8 +1,10 @@
+import { type LevelReport, parseSentence } from "@/core/kinds";
+import { planLevel } from "@/core/kinds/planned";
 import { performance } from "node:perf_hooks";
-import { PLAIN_DRESS, type LevelReport } from "@/core/definition";
-import { planLevel } from "@/core/plan";
+import { PLAIN_DRESS } from "@/core/definition";
+
 import { historyBuckets } from "@/core/plan/spans";
-import { parseSentence } from "@/core/sentence";
+
 import type { RawBundle } from "@/core/bundle";
 import { instantText, parseInstant, type Instant } from "@/core/time";
 import {

@@ -1,4 +1,5 @@
-import { parseSentence } from "@/core/sentence";
+import { parseSentence } from "@/core/kinds";
+
 import { closeDatabase, newSession, withConnection } from "@/data";
 import { askValues } from "@/server/reports/room";
 import { deskFor, ms, RUNS, say, timed } from "./timed";

@@ -1,22 +1,26 @@
-import fc from "fast-check";
+import { openedRecords } from "../support/opened";
 import {
   bridgeAnswer,
   burndownAnswer,
   crossingsAnswer,
   levelAnswer,
   velocityAnswer,
-} from "@/core/answer";
-import type { BridgeReport, CrossingsReport, LevelReport, Report } from "@/core/definition";
-import {
   planBridge,
   planBurndown,
   planCrossings,
   planLevel,
-  planRecords,
   planVelocity,
-} from "@/core/plan";
-import { printReport } from "@/core/sentence";
-import type { Viewpoint } from "@/core/sql";
+} from "@/core/kinds/planned";
+import {
+  type BridgeReport,
+  type CrossingsReport,
+  type LevelReport,
+  type Report,
+  printReport,
+} from "@/core/kinds";
+import type { Viewpoint } from "@/core/relation";
+import fc from "fast-check";
+
 import { parseInstant, type Bucket } from "@/core/time";
 import {
   importBundle,
@@ -263,7 +267,7 @@ test("each level, each crossing and each part of a bridge opens exactly its reco
           (
             await runPlan(
               em,
-              planRecords(
+              openedRecords(
                 report,
                 {
                   opened: { path, ...(split === undefined ? {} : { split }) },

@@ -1,8 +1,9 @@
+import type { Viewpoint } from "@/core/relation";
 import { folded } from "@/core/base";
 import type { Field } from "@/core/catalog";
 import { savedCondition, type Became, type Condition, type Test, type Value } from "@/core/filter";
 import { resolvePeriod, type PeriodDates } from "@/core/time";
-import type { Viewpoint } from "@/core/sql";
+
 import { recordAt, type Timeline } from "./timeline";
 
 /** A record as plain values: things by identity, instants in µs, days as texts, lists as arrays, nothing as null. */

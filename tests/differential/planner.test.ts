@@ -1,9 +1,9 @@
+import { openedRecords } from "../support/opened";
+import { countAnswer, planCount } from "@/core/kinds/planned";
+import { type CountReport, printReport } from "@/core/kinds";
+import type { Viewpoint } from "@/core/relation";
 import fc from "fast-check";
-import { countAnswer } from "@/core/answer";
-import type { CountReport } from "@/core/definition";
-import { printReport } from "@/core/sentence";
-import { planCount, planRecords } from "@/core/plan";
-import type { Viewpoint } from "@/core/sql";
+
 import { parseInstant } from "@/core/time";
 import {
   importBundle,
@@ -57,7 +57,7 @@ test("every condition finds on PostgreSQL what plain evaluation finds", async ()
       };
       const found = await runPlan(
         em,
-        planRecords(
+        openedRecords(
           report as never,
           { showing: [["key"]], sorts: [], offset: 0, limit: 1000 },
           view,
@@ -90,7 +90,7 @@ test("every cell of every figure opens exactly its records, and groups, totals a
         const open = (path: string[], split?: string) =>
           runPlan(
             em,
-            planRecords(
+            openedRecords(
               report,
               {
                 opened: { path, ...(split === undefined ? {} : { split }), ...own },

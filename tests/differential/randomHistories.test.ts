@@ -1,10 +1,25 @@
+import { openedRecords } from "../support/opened";
+import {
+  bridgeAnswer,
+  crossingsAnswer,
+  levelAnswer,
+  planBridge,
+  planCrossings,
+  planLevel,
+  type RecordRow,
+} from "@/core/kinds/planned";
+import {
+  type BridgeReport,
+  type CrossingsReport,
+  type LevelReport,
+  type Report,
+  printReport,
+} from "@/core/kinds";
+import { promiseMicros, type Viewpoint } from "@/core/relation";
 import fc from "fast-check";
-import { bridgeAnswer, crossingsAnswer, levelAnswer } from "@/core/answer";
+
 import { TRACKED } from "@/core/history";
-import type { BridgeReport, CrossingsReport, LevelReport, Report } from "@/core/definition";
-import { planBridge, planCrossings, planLevel, planRecords, type RecordRow } from "@/core/plan";
-import { printReport } from "@/core/sentence";
-import { promiseMicros, type Viewpoint } from "@/core/sql";
+
 import {
   BUCKET_GRAINS,
   hasTooManyBuckets,
@@ -366,7 +381,7 @@ test("a bridge between any two days adds up, names each item once, and its cause
       for (const [i, part] of parts.parts.slice(0, 4).entries()) {
         const { rows } = await runPlan(
           em,
-          planRecords(
+          openedRecords(
             report,
             { opened: { path: [`p${i}`] }, showing: [["key"]], sorts: [], offset: 0, limit: 500 },
             view,
@@ -402,7 +417,7 @@ test("a level and a flow open exactly the items that a replay finds", async () =
         (
           await runPlan(
             em,
-            planRecords(
+            openedRecords(
               report,
               { opened: { path }, showing: [["key"]], sorts: [], offset: 0, limit: 500 },
               view,
@@ -459,7 +474,7 @@ test("a promise is met, missed or running, with the time that is left of it, as 
   ];
   const { rows } = await runPlan(
     em,
-    planRecords(
+    openedRecords(
       { kind: "list", ...items, showing: [], sorts: [] },
       { showing, sorts: [], offset: 0, limit: 1000 },
       view,

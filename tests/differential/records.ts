@@ -1,6 +1,7 @@
+import { planRecords } from "@/core/kinds/planned";
+import type { Viewpoint } from "@/core/relation";
 import { isDate, typeOf } from "@/core/catalog";
-import { planRecords } from "@/core/plan";
-import type { Viewpoint } from "@/core/sql";
+
 import { parseInstant } from "@/core/time";
 import { runPlan, type EntityManager } from "@/data";
 import type { PlainRecord } from "./plain";

@@ -1,5 +1,6 @@
+import type { Viewpoint } from "@/core/relation";
 import type { Condition } from "@/core/filter";
-import type { Viewpoint } from "@/core/sql";
+
 import type { Bucket, Instant } from "@/core/time";
 import { holds } from "./plain";
 import { existsAt, recordAt, type Timeline } from "./timeline";

@@ -1,5 +1,6 @@
+import type { Viewpoint } from "@/core/relation";
 import type { PoolClient } from "pg";
-import type { Viewpoint } from "@/core/sql";
+
 import { parseInstant } from "@/core/time";
 import type { PlainRecord } from "./plain";
 

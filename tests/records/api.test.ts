@@ -1,6 +1,7 @@
+import { parseSentence } from "@/core/kinds";
 import { parseInstant } from "@/core/time";
 import type { AskContext } from "@/core/catalog";
-import { parseSentence } from "@/core/sentence";
+
 import {
   importBundle,
   loadViewer,

@@ -1,10 +1,12 @@
+import { Refused } from "@/server/refused";
+import { completeSentence, parseSentence } from "@/core/kinds";
 import { parseInstant } from "@/core/time";
-import { completeSentence, parseSentence } from "@/core/sentence";
+
 import { importBundle, loadViewer, withConnection, type EntityManager } from "@/data";
 import type { RawBundle, RawTable } from "@/core/bundle";
 import { makeToken } from "@/server/accounts/tokens";
 import { apiAnswer, apiRecords } from "@/server/api/answer";
-import { acts, Refused, type ActId } from "@/server/acts";
+import { acts, type ActId } from "@/server/acts";
 import type { Clock } from "@/server/clock";
 import { changeItems } from "@/server/items/changeItems";
 import { loadItem } from "@/server/items/itemPage";

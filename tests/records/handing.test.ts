@@ -1,6 +1,7 @@
+import type { Report } from "@/core/kinds";
 import { parse } from "csv-parse/sync";
 import Excel from "exceljs";
-import { PLAIN_DRESS, type Report } from "@/core/definition";
+import { PLAIN_DRESS } from "@/core/definition";
 import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, withConnection, type EntityManager } from "@/data";
 import { exportReport, type Drawer, type ExportAsk } from "@/server/exports/exportReport";

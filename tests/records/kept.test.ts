@@ -1,4 +1,5 @@
-import { PLAIN_DRESS, type Report } from "@/core/definition";
+import type { Report } from "@/core/kinds";
+import { PLAIN_DRESS } from "@/core/definition";
 import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
 import {

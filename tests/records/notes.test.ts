@@ -1,7 +1,8 @@
+import { Refused } from "@/server/refused";
 import { PLAIN_DRESS } from "@/core/definition";
 import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
-import { acts, Refused } from "@/server/acts";
+import { acts } from "@/server/acts";
 import type { Clock } from "@/server/clock";
 import { setShares } from "@/server/library/kept";
 import { saveReport } from "@/server/library/reports";

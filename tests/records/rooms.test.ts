@@ -1,8 +1,10 @@
+import { Refused } from "@/server/refused";
+import type { CountReport, Report } from "@/core/kinds";
 import { durationWords } from "@/core/base";
 import { parseInstant } from "@/core/time";
-import { PLAIN_DRESS, type CountReport, type Report } from "@/core/definition";
+import { PLAIN_DRESS } from "@/core/definition";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
-import { acts, Refused, type ActId } from "@/server/acts";
+import { acts, type ActId } from "@/server/acts";
 import type { Clock } from "@/server/clock";
 import { binKept, setPin, setShares } from "@/server/library/kept";
 import { listPins, listReports, loadReport, saveReport } from "@/server/library/reports";

@@ -1,8 +1,11 @@
+import { exportedRecords, openedRecords } from "../support/opened";
+import { countAnswer, planCount } from "@/core/kinds/planned";
+import { asDrawn, type CountReport } from "@/core/kinds";
 import { parse } from "csv-parse/sync";
 import fc from "fast-check";
-import { countAnswer } from "@/core/answer";
-import { asDrawn, type CountReport } from "@/core/definition";
-import { planCount, planExport, planRecords, REST } from "@/core/plan";
+
+import { REST } from "@/core/definition";
+
 import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, runPlan, withConnection, type EntityManager } from "@/data";
 import { copyRows } from "@/data/copyRows";
@@ -32,7 +35,10 @@ async function copied(
   let told = -1;
   const stream = await copyRows(
     em,
-    planExport(reportOf(sentence, who), { showing: SHOWING, sorts: [] }, who.view),
+    await runPlan(
+      em,
+      exportedRecords(reportOf(sentence, who), { showing: SHOWING, sorts: [] }, who.view),
+    ),
     SHOWING.map(([id]) => id),
     separator,
     (count) => (told = count),
@@ -53,7 +59,7 @@ describe("rows that are copied out", () => {
     expect(rows.length - 1).toBe(told);
     const { rows: shown } = await runPlan(
       em,
-      planRecords(
+      openedRecords(
         reportOf("list items", desk),
         { showing: SHOWING, sorts: [], offset: 0, limit: 500 },
         desk.view,
@@ -120,7 +126,10 @@ describe("rows that are copied out", () => {
     for (let run = 0; run < 30; run += 1) {
       const stream = await copyRows(
         em,
-        planExport(reportOf("list items", desk), { showing: SHOWING, sorts: [] }, desk.view),
+        await runPlan(
+          em,
+          exportedRecords(reportOf("list items", desk), { showing: SHOWING, sorts: [] }, desk.view),
+        ),
         SHOWING.map(([id]) => id),
         ",",
       );
@@ -153,7 +162,7 @@ describe("the rest of a figure that was cut", () => {
     expect(rest.cells[0].records).toBeGreaterThan(5);
     const opened = await runPlan(
       em,
-      planRecords(
+      openedRecords(
         report,
         { opened: { path: [REST] }, showing: [["key"]], sorts: [], offset: 0, limit: 500 },
         desk.view,
@@ -168,7 +177,7 @@ describe("the rest of a figure that was cut", () => {
             (
               await runPlan(
                 em,
-                planRecords(
+                openedRecords(
                   report,
                   {
                     opened: { path: [row.path[0].key] },

@@ -1,6 +1,7 @@
+import { Refused } from "@/server/refused";
 import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
-import { acts, Refused } from "@/server/acts";
+import { acts } from "@/server/acts";
 import type { Clock } from "@/server/clock";
 import { askSprint, firstSprint, listSprints } from "@/server/sprints/sprintRoom";
 import type { Desk } from "@/server/viewer/viewpoint";

@@ -1,15 +1,19 @@
-import fc from "fast-check";
-import { isDate, typeOf, type AskContext, type Field } from "@/core/catalog";
 import {
   shapeInput,
   BESIDES,
-  WORK_UNITS,
   type CountReport,
-  type Group,
   type ListReport,
+  type Report,
+  checkReport,
+  conflictsIn,
+} from "@/core/kinds";
+import fc from "fast-check";
+import { isDate, typeOf, type AskContext, type Field } from "@/core/catalog";
+import {
+  WORK_UNITS,
+  type Group,
   type Measure,
   type PlainMeasure,
-  type Report,
   type SimpleMeasure,
 } from "@/core/definition";
 import {
@@ -22,7 +26,7 @@ import {
 } from "@/core/filter";
 import { MEASURE_IDS, measures } from "@/core/measure";
 import { SHAPE_IDS, shapes, whyNot } from "@/core/shapes";
-import { checkReport, conflictsIn } from "@/core/sentence";
+
 import {
   BUCKET_GRAINS,
   COMPARISONS,
@@ -174,23 +178,21 @@ const arbitraryAsOf = (context: AskContext, fields: readonly Field[]): fc.Arbitr
 
 /** A field that became a value, from another perhaps, in some period perhaps. */
 const arbitraryBecame = (context: AskContext, fields: readonly Field[]): fc.Arbitrary<Leaf> =>
-  fc
-    .constantFrom(...fields.filter((field) => field.tracked && field.thing))
-    .chain((field) =>
-      fc
-        .record({
-          to: arbitraryValue(field, context),
-          from: fc.option(arbitraryValue(field, context), { nil: undefined }),
-          during: fc.option(arbitraryPeriod, { nil: undefined }),
-        })
-        .map(({ to, from, during }): Leaf => ({
-          kind: "became",
-          field: [field.id],
-          to,
-          ...(from ? { from } : {}),
-          ...(during ? { during } : {}),
-        })),
-    );
+  fc.constantFrom(...fields.filter((field) => field.tracked && field.thing)).chain((field) =>
+    fc
+      .record({
+        to: arbitraryValue(field, context),
+        from: fc.option(arbitraryValue(field, context), { nil: undefined }),
+        during: fc.option(arbitraryPeriod, { nil: undefined }),
+      })
+      .map(({ to, from, during }): Leaf => ({
+        kind: "became",
+        field: [field.id],
+        to,
+        ...(from ? { from } : {}),
+        ...(during ? { during } : {}),
+      })),
+  );
 
 const arbitraryLink = (context: AskContext): fc.Arbitrary<Leaf> =>
   fc
@@ -242,12 +244,10 @@ export function arbitraryCondition(
   if (depth === 0) return test;
   const inner = arbitraryCondition(context, fields, depth - 1);
   const joined = (kind: "all" | "any") =>
-    fc
-      .array(inner, { minLength: 2, maxLength: 3 })
-      .map((of): Condition => ({
-        kind,
-        of: of.flatMap((part) => (part.kind === kind ? [...part.of] : [part])),
-      }));
+    fc.array(inner, { minLength: 2, maxLength: 3 }).map((of): Condition => ({
+      kind,
+      of: of.flatMap((part) => (part.kind === kind ? [...part.of] : [part])),
+    }));
   return fc.oneof(
     { weight: 3, arbitrary: test },
     { weight: 1, arbitrary: joined("all") },
@@ -489,22 +489,18 @@ export function arbitraryHistory(context: AskContext): fc.Arbitrary<Report> {
           ...(beside.length ? { beside } : {}),
         };
       }),
-    fc
-      .tuple(shared, day, day)
-      .map(([base, one, other]): Report => ({
-        kind: "bridge",
-        ...base,
-        from: one < other ? one : other,
-        to: one < other ? other : one,
-      })),
-    fc
-      .tuple(fc.constantFrom(...sprints), unit)
-      .map(([sprint, work]): Report => ({
-        kind: "burndown",
-        subject: { id: "items" },
-        of: { kind: "sprint", sprint },
-        unit: work,
-      })),
+    fc.tuple(shared, day, day).map(([base, one, other]): Report => ({
+      kind: "bridge",
+      ...base,
+      from: one < other ? one : other,
+      to: one < other ? other : one,
+    })),
+    fc.tuple(fc.constantFrom(...sprints), unit).map(([sprint, work]): Report => ({
+      kind: "burndown",
+      subject: { id: "items" },
+      of: { kind: "sprint", sprint },
+      unit: work,
+    })),
     fc
       .tuple(fc.constantFrom(...teams), unit, fc.integer({ min: 1, max: 9 }))
       .map(([team, work, last]): Report => ({

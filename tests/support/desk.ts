@@ -1,5 +1,5 @@
-import type { Report } from "@/core/definition";
-import { parseSentence } from "@/core/sentence";
+import { type Report, parseSentence } from "@/core/kinds";
+
 import { loadViewer, withConnection, type EntityManager } from "@/data";
 import type { Clock } from "@/server/clock";
 import { deskOf, type Desk } from "@/server/viewer/viewpoint";

@@ -1,5 +1,6 @@
+import type { Viewpoint } from "@/core/relation";
 import { Catalog, type AskContext, type CatalogData, type Thing } from "@/core/catalog";
-import type { Viewpoint } from "@/core/sql";
+
 import { parseInstant, type WorkCalendar } from "@/core/time";
 
 const named = (names: readonly string[]): Thing[] =>

@@ -1,7 +1,9 @@
+import type { Viewpoint } from "../relation";
+import { type Key, groupParts } from "../definition";
 import { numberText } from "../base";
 import { WEEKDAYS, daysText, isBucketGrain, unitText, type Bucket } from "../time";
-import type { Viewpoint } from "../sql";
-import { firstOfFold, NONE, REST, type Key, type Tier } from "../plan";
+
+import { firstOfFold, type Tier } from "../plan";
 
 /** A group as it is shown and as programs get it. */
 export interface Head {
@@ -24,31 +26,41 @@ export function headOf(
   view: Viewpoint,
   buckets: ReadonlyMap<Key, Bucket> | null,
 ): Head {
-  if (key === NONE) return { key, kind: "none", name: null, label: "not set", tone: null };
-  if (key === REST) return { key, kind: "rest", name: null, label: "rest", tone: null };
-  if (key.startsWith("f")) {
-    const { name } = tier.group.folds![Number(key.slice(1))];
-    return {
-      key,
-      kind: "fold",
-      name,
-      label: name,
-      tone: toneOf(firstOfFold(tier, Number(key.slice(1)), view), tier, view),
-    };
+  const part = groupParts.read(key) ?? { kind: "none" };
+  switch (part.kind) {
+    case "none":
+      return { key, kind: "none", name: null, label: "not set", tone: null };
+    case "rest":
+      return { key, kind: "rest", name: null, label: "rest", tone: null };
+    case "fold": {
+      const { name } = tier.group.folds![part.index];
+      const tone = toneOf(firstOfFold(tier, part.index, view), tier, view);
+      return { key, kind: "fold", name, label: name, tone };
+    }
+    case "case": {
+      const { name } = tier.group.cases![part.index];
+      return { key, kind: "case", name, label: name, tone: part.index };
+    }
+    case "range":
+      return {
+        key,
+        kind: "range",
+        name: rangeText(tier, part.index, false),
+        label: rangeText(tier, part.index, true),
+        tone: part.index,
+      };
+    case "value":
+      return valueHead(key, part.value, tier, view, buckets);
   }
-  if (key.startsWith("c") && tier.group.cases) {
-    const { name } = tier.group.cases[Number(key.slice(1))];
-    return { key, kind: "case", name, label: name, tone: Number(key.slice(1)) };
-  }
-  if (key.startsWith("g") && tier.group.ranges)
-    return {
-      key,
-      kind: "range",
-      name: rangeText(tier, Number(key.slice(1)), false),
-      label: rangeText(tier, Number(key.slice(1)), true),
-      tone: Number(key.slice(1)),
-    };
-  const value = key.slice(1);
+}
+
+function valueHead(
+  key: Key,
+  value: string,
+  tier: Tier,
+  view: Viewpoint,
+  buckets: ReadonlyMap<Key, Bucket> | null,
+): Head {
   const bucket = tier.group.grain ? buckets?.get(key) : undefined;
   return {
     key,

@@ -1,10 +1,11 @@
+import type { Viewpoint } from "../relation";
 import { Exact } from "../base";
 import { lastOf, MINUTES_IN, pathWords, type Unit } from "../catalog";
-import type { CountReport, SimpleMeasure } from "../definition";
+import type { Measure, ReportBase, SimpleMeasure } from "../definition";
 import { measures } from "../measure";
 import type { Slot } from "../plan";
 import { conditionText } from "../sentence";
-import type { Viewpoint } from "../sql";
+
 import { instantText, parseInstant, workingDayMinutes } from "../time";
 
 /** What a measure is called, and how its values are told. */
@@ -25,7 +26,7 @@ export interface MeasureHead {
 
 export function measureHead(
   { measure, bottom }: Slot,
-  report: Pick<CountReport, "subject" | "measures">,
+  report: Pick<ReportBase, "subject"> & { readonly measures: readonly Measure[] },
   view: Viewpoint,
   index: number,
 ): MeasureHead {
@@ -51,7 +52,7 @@ export function measureHead(
 /** The same of a measure that is no ratio. */
 export function simpleHead(
   measure: SimpleMeasure,
-  report: Pick<CountReport, "subject">,
+  report: Pick<ReportBase, "subject">,
   view: Viewpoint,
 ): MeasureHead {
   const kind = measures[measure.measure];

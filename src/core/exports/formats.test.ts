@@ -1,5 +1,6 @@
+import { parseSentence } from "../kinds";
 import { EXPORT_IDS, exportFormats, fileName, whyNotExported } from ".";
-import { parseSentence } from "../sentence";
+
 import { sampleContext } from "../../../tests/support/sample";
 
 const reportOf = (sentence: string) => {

@@ -1,4 +1,5 @@
-import type { Report } from "../definition";
+import type { Report } from "../kinds";
+
 import type { ShapeId } from "../shapes";
 
 /** What a format holds: the figure, the records behind it, how it was counted, a picture of it. */

@@ -1,19 +1,12 @@
+import { Relation, type Viewpoint } from "../relation";
 import { invariant } from "../base";
 import { isDate, lastOf, typeOf, type Field, type FieldPath } from "../catalog";
-import {
-  allOf,
-  bind,
-  identifier,
-  joined,
-  Relation,
-  sql,
-  type Fragment,
-  type Viewpoint,
-} from "../sql";
+import { allOf, bind, identifier, joined, sql, type Fragment } from "../sql";
 import { endOfDay, instantText } from "../time";
 import { savedCondition, type Became, type Condition, type LinkTest, type Test } from "./condition";
 import { idsOf, inside, keptNumber, datesOf, stretchOf } from "./match";
 import { operators } from "./operators";
+import { operatorSql } from "./operators/sql";
 import type { Value } from "./value";
 
 const DEEPEST = 20;
@@ -52,7 +45,7 @@ function pathOf(field: readonly string[], relation: Relation): FieldPath {
 function testSql(test: Test, relation: Relation): Fragment {
   const path = pathOf(test.field, relation);
   const operator = operators[test.operator];
-  const fragment = operator.toSql({ path, field: lastOf(path), relation }, test.values);
+  const fragment = operatorSql[test.operator]({ path, field: lastOf(path), relation }, test.values);
   return "negative" in operator && operator.negative ? sql`(${fragment}) IS NOT TRUE` : fragment;
 }
 

@@ -1,4 +1,5 @@
-import { parseSentence } from "../sentence";
+import { parseSentence } from "../kinds";
+
 import { sampleView } from "../../../tests/support/sample";
 import { contradictionIn } from ".";
 

@@ -1,6 +1,7 @@
+import type { Viewpoint } from "../relation";
 import { Exact } from "../base";
 import { isDate, lastOf, typeOf, type SubjectId } from "../catalog";
-import type { Viewpoint } from "../sql";
+
 import { topParts, type Condition, type Test } from "./condition";
 import { datesOf, idsOf, keptNumber } from "./match";
 import { operators } from "./operators";

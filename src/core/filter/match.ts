@@ -1,5 +1,8 @@
+import { isOpenness } from "./openness";
+
+import type { Viewpoint } from "../relation";
 import { folded, invariant } from "../base";
-import { MINUTES_IN, isDate, isNumeric, typeOf, type Field } from "../catalog";
+import { MINUTES_IN, isDate, typeOf, type Field } from "../catalog";
 import { Exact } from "../base";
 import {
   comparedPeriod,
@@ -9,7 +12,7 @@ import {
   type Period,
   type PeriodDates,
 } from "../time";
-import { bind, joined, sql, type Bound, type Fragment, type Viewpoint } from "../sql";
+import { bind, joined, sql, type Bound, type Fragment } from "../sql";
 import type { Target } from "./operators/defineOperator";
 import type { Value } from "./value";
 
@@ -164,13 +167,6 @@ export function valueIsAny(
   return sql`${foldedSql(value)} = ANY(${bind(texts, "text[]")})`;
 }
 
-/** Whether a test of a status or stage asks only whether the item is open: states know that of themselves. */
-export const isOpenness = (field: Field, values: readonly Value[]): boolean =>
-  (field.id === "status" || field.id === "stage") &&
-  values.length === 1 &&
-  values[0].kind === "stage" &&
-  values[0].stage === "open";
-
 /** Whether only what is open has one of these statuses or stages: said of states, it leads to the index of those that are open. */
 function isOpenOnly(
   { id, source }: Field,
@@ -278,9 +274,3 @@ export function textLike(
   invariant(value.kind === "text", "a text was checked before");
   return sql`${foldedSql(relation.raw(path))} LIKE ${bind(around(plain(value.text)), "text")}`;
 }
-
-export const fitsNumber = (field: Field): boolean => isNumeric(field) && !field.many;
-export const fitsDate = (field: Field): boolean => isDate(field) && !field.many;
-export const fitsText = (field: Field): boolean => typeOf(field).kept === "text" && !field.many;
-export const fitsOne = (field: Field): boolean => !field.many && !isDate(field);
-export const fitsMany = (field: Field): boolean => field.many === true;

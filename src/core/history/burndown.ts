@@ -50,8 +50,9 @@ export interface Burndown {
   readonly steps: readonly WorkStep[];
   /** What remained at the start, at each local day's end and at `until`. */
   readonly samples: readonly { readonly t: Instant; readonly remaining: string }[];
-  /** The items of the scope at `until`, and those taken out of it. */
+  /** The items that were committed to; those of the scope at `until`, and those taken out of it. */
   readonly items: {
+    readonly committed: readonly number[];
     readonly finished: readonly number[];
     readonly open: readonly number[];
     readonly out: readonly number[];
@@ -138,6 +139,7 @@ export function burndownOf(
       remaining: sum(t === start || t === until ? t : t - 1).toFixed(),
     })),
     items: {
+      committed: lives.filter((life) => counts(at(life, start))).map((life) => life[0].item),
       finished: now((span) => span !== undefined && span.isIn && !span.isOpen),
       open: now(counts),
       out: now((span, life) => wasIn(life) && !(span?.isIn ?? false)),

@@ -1,4 +1,3 @@
-import { sql } from "../sql";
 import { defineMeasure } from "./defineMeasure";
 import { addParts } from "./merging";
 
@@ -8,7 +7,6 @@ export const count = defineMeasure({
   fits: () => false,
   needs: "no field",
   additive: true,
-  toSql: () => [sql`count(*)`],
   merge: addParts,
   finish: ([n]) => n ?? "0",
 });

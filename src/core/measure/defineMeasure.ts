@@ -4,6 +4,7 @@ import type { Fragment } from "../sql";
 /** What the database hands over for a measure, as decimal texts; null for nothing. */
 export type Parts = readonly (string | null)[];
 
+/** What a measure is called and does with its parts. Its SQL stands beside it in NAME.sql.ts. */
 export interface MeasureKind {
   /** As it stands in the sentence, before its field: "sum of points", "average points". */
   readonly words: string;
@@ -14,12 +15,13 @@ export interface MeasureKind {
   readonly additive: boolean;
   /** The result is a number without the unit of its field. */
   readonly plain?: boolean;
-  /** Aggregates over the values of a group, one column each. */
-  readonly toSql: (value: Fragment) => readonly Fragment[];
   /** Joins the parts of disjoint groups into those of their union; undefined where only the records can tell. */
   readonly merge?: (parts: readonly Parts[]) => Parts;
   /** The value from its parts: exact decimal text, null for empty. */
   readonly finish: (parts: Parts) => string | null;
 }
+
+/** Aggregates over the values of a group, one column each. */
+export type MeasureSql = (value: Fragment) => readonly Fragment[];
 
 export const defineMeasure = (measure: MeasureKind): MeasureKind => measure;

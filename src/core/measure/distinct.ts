@@ -1,4 +1,3 @@
-import { sql } from "../sql";
 import { defineMeasure } from "./defineMeasure";
 
 /** How many different values there are; of a list field, different values in the lists. */
@@ -9,6 +8,5 @@ export const distinct = defineMeasure({
   needs: "a field",
   additive: false,
   plain: true,
-  toSql: (value) => [sql`count(DISTINCT ${value})`],
   finish: ([n]) => n ?? "0",
 });

@@ -1,5 +1,4 @@
 import { typeOf } from "../catalog";
-import { sql } from "../sql";
 import { defineMeasure } from "./defineMeasure";
 import { keepOne, less } from "./merging";
 
@@ -10,7 +9,6 @@ export const highest = defineMeasure({
     !field.many && (typeOf(field).measured === true || typeOf(field).ranked === true),
   needs: "a number, money, a duration or a date",
   additive: false,
-  toSql: (value) => [sql`max(${value})`],
   merge: (parts) => keepOne(parts, (a, b) => less(b, a)),
   finish: ([value = null]) => value,
 });

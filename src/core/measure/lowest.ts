@@ -1,5 +1,4 @@
 import { typeOf } from "../catalog";
-import { sql } from "../sql";
 import { defineMeasure } from "./defineMeasure";
 import { keepOne, less } from "./merging";
 
@@ -10,7 +9,6 @@ export const lowest = defineMeasure({
     !field.many && (typeOf(field).measured === true || typeOf(field).ranked === true),
   needs: "a number, money, a duration or a date",
   additive: false,
-  toSql: (value) => [sql`min(${value})`],
   merge: (parts) => keepOne(parts, (a, b) => less(a, b)),
   finish: ([value = null]) => value,
 });

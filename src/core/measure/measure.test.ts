@@ -1,3 +1,4 @@
+import { measureSql } from "./sql";
 import fc from "fast-check";
 import { Exact } from "../base";
 import { sampleContext } from "../../../tests/support/sample";
@@ -68,9 +69,9 @@ describe("every measure", () => {
     "%s asks the database for as many columns as it reads, and says what it needs",
     (id) => {
       const kind: MeasureKind = measures[id];
-      expect(kind.toSql(sql`x`).length).toBeGreaterThan(0);
+      expect(measureSql[id](sql`x`).length).toBeGreaterThan(0);
       expect(kind.needs).not.toBe("");
-      expect(compile(kind.toSql(sql`x`)[0]).text).toMatch(/count|sum|min|max|percentile_cont/);
+      expect(compile(measureSql[id](sql`x`)[0]).text).toMatch(/count|sum|min|max|percentile_cont/);
       if (kind.needsField) expect(fields.some(kind.fits)).toBe(true);
     },
   );

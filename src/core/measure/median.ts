@@ -1,3 +1,3 @@
 import { percentile } from "./percentile";
 
-export const median = percentile("median", 0.5);
+export const median = percentile("median");

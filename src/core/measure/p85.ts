@@ -1,3 +1,3 @@
 import { percentile } from "./percentile";
 
-export const p85 = percentile("p85", 0.85);
+export const p85 = percentile("p85");

@@ -1,3 +1,3 @@
 import { percentile } from "./percentile";
 
-export const p95 = percentile("p95", 0.95);
+export const p95 = percentile("p95");

@@ -1,4 +1,3 @@
-import { sql } from "../sql";
 import { typeOf } from "../catalog";
 import { defineMeasure } from "./defineMeasure";
 import { addParts } from "./merging";
@@ -10,7 +9,6 @@ export const sum = defineMeasure({
   fits: (field) => typeOf(field).measured === true && !field.many,
   needs: "a number, money or a duration",
   additive: true,
-  toSql: (value) => [sql`coalesce(sum(${value}), 0)`],
   merge: addParts,
   finish: ([total]) => total ?? "0",
 });

@@ -1,21 +1,29 @@
+import { idsOf } from "../filter/sql";
+import type { Viewpoint } from "../relation";
 import { compareTexts } from "../base";
 import type { Field } from "../catalog";
-import { idsOf } from "../filter";
+
 import { less } from "../measure";
-import type { Viewpoint } from "../sql";
-import type { Aggregate } from "./count";
-import { NONE, REST, type Key, type Tier } from "./key";
-import { slotValue, type Terms } from "./term";
+
+import { groupParts, NONE, REST, type Key } from "../definition";
+import type { Tier } from "./tier";
 
 /** Natural order of a tier's keys: by rank, workflow, definition, time, size or locale; the rest and not set come last. */
 export function naturalOrder(tier: Tier, view: Viewpoint): (a: Key, b: Key) => number {
   const place = (key: Key): number => (key === NONE ? 2 : key === REST ? 1 : 0);
-  const first = (key: Key): string =>
-    key.startsWith("f") ? firstOfFold(tier, Number(key.slice(1)), view) : key.slice(1);
+  const first = (key: Key): string => sortedBy(key, tier, view);
   const compare = compareValues(tier.field, tier, view);
   return (a, b) =>
     place(a) - place(b) ||
     (place(a) ? 0 : compare(first(a), first(b)) || (a < b ? -1 : a > b ? 1 : 0));
+}
+
+/** The value that a group stands at: its own, or the first of a fold; ranges and cases by their place. */
+function sortedBy(key: Key, tier: Tier, view: Viewpoint): string {
+  const part = groupParts.read(key);
+  if (part?.kind === "fold") return firstOfFold(tier, part.index, view);
+  if (part?.kind === "range" || part?.kind === "case") return String(part.index);
+  return part?.kind === "value" ? part.value : "";
 }
 
 /** The value that comes first of those in a fold; "not set" alone comes after all values. */
@@ -60,20 +68,6 @@ function compareValues(
   return (a, b) => Number(a) - Number(b);
 }
 
-/** Keys for a top N: largest first, ties in natural order, empty measures last; not set takes no part. */
-export function rankKeys(
-  rows: readonly Aggregate[],
-  { terms, slots: [slot] }: Terms,
-  tier: Tier,
-  view: Viewpoint,
-): Key[] {
-  return rankValues(
-    rows.map((row) => ({ key: row.keys[0], value: slotValue(slot, terms, row).value })),
-    tier,
-    view,
-  );
-}
-
 export function rankValues(
   rows: readonly { readonly key: Key; readonly value: string | null }[],
   tier: Tier,
@@ -93,4 +87,11 @@ export function rankValues(
               : 0) || natural(a.key, b.key),
     )
     .map(({ key }) => key);
+}
+
+/** The order of a top N: as they were ranked, then the rest, then what is not set. */
+export function topOrder(tops: readonly Key[]): (a: Key, b: Key) => number {
+  const place = (key: Key) =>
+    key === NONE ? tops.length + 1 : key === REST ? tops.length : tops.indexOf(key);
+  return (a, b) => place(a) - place(b);
 }

@@ -1,10 +1,11 @@
+import { parseSentence } from "../kinds";
 import { CHANGES } from "../history";
 import { Catalog } from "../catalog";
-import { parseConditionText, parseSentence } from "../sentence";
+import { parseConditionText } from "../sentence";
 import { nameText } from "../sentence/words";
 import type { Condition } from "../filter";
 import { sampleContext, sampleData, sampleView } from "../../../tests/support/sample";
-import { tierOf } from "./key";
+import { tierOf } from "./tier";
 import {
   borderOf,
   changesOfReport,
@@ -94,8 +95,6 @@ describe("the changes that matter to a condition", () => {
           {
             kind: "level",
             subject: { id: "items", filter: 902 },
-            grain: "day",
-            period: { kind: "day", which: "today" },
           },
           own,
         ),

@@ -1,20 +1,6 @@
-import {
-  bind,
-  compile,
-  Relation,
-  sql,
-  type Fragment,
-  type Statement,
-  type Viewpoint,
-} from "../sql";
-import {
-  conditionSql,
-  isOpenness,
-  leavesOf,
-  savedCondition,
-  type Condition,
-  type Value,
-} from "../filter";
+import { Relation, type Viewpoint } from "../relation";
+import { bind, compile, sql, type Fragment, type Statement } from "../sql";
+import { isOpenness, leavesOf, savedCondition, type Condition, type Value } from "../filter";
 import { CHANGES, isTracked } from "../history";
 import {
   bucketsOf,
@@ -28,24 +14,21 @@ import {
   type Instant,
   type Period,
 } from "../time";
-import type { Report, SimpleMeasure } from "../definition";
+import type { ReportBase, SimpleMeasure } from "../definition";
 import { lastOf } from "../catalog";
-import { measuredValue, subjectTests } from "./count";
-import type { Tier } from "./key";
+import { matchTests, measuredValue } from "./tests";
+import type { Tier } from "./tier";
 
 /** The states of items that a report of history is about, as rows of a relation over spans with the tests of its filter. */
 export function matchingSpans(
-  report: Report & { readonly where?: Condition },
+  report: ReportBase,
   view: Viewpoint,
   spans?: Fragment,
 ): { relation: Relation; tests: Fragment[] } {
   const relation = new Relation("items", view, "spans", spans);
   return {
     relation,
-    tests: [
-      ...subjectTests(report, relation),
-      ...(report.where ? [conditionSql(report.where, relation)] : []),
-    ],
+    tests: matchTests(report, relation),
   };
 }
 
@@ -80,10 +63,7 @@ export function changesThatMatter(
 const DEEPEST = 20;
 
 /** The same for all that makes a state match a report: its conditions, and those of the saved filter that is its subject. */
-export const changesOfReport = (
-  { subject, where }: Report & { readonly where?: Condition },
-  view: Viewpoint,
-): number =>
+export const changesOfReport = ({ subject, where }: ReportBase, view: Viewpoint): number =>
   changesThatMatter(where, view) |
   (subject.filter === undefined
     ? 0
@@ -194,13 +174,13 @@ export interface Stretch {
   readonly last: Instant;
 }
 
-/** The stretch that a key opens: of "b" and a bucket that one, of "c" and a bucket all up to it, without a key all that have begun; null where none has. */
+/** The stretch of one bucket, or of all from the first to it; all that have begun, where none is named; null where none has. */
 export function stretchOf(
   { buckets, begun, borders }: HistoryBuckets,
-  key: string | undefined,
+  asked?: { readonly index: number; readonly isFromFirst: boolean },
 ): Stretch | null {
-  const to = key === undefined ? begun - 1 : Number(key.slice(1));
-  const from = key?.startsWith("b") ? to : 0;
+  const to = asked ? asked.index : begun - 1;
+  const from = asked && !asked.isFromFirst ? to : 0;
   return buckets[from] && borders[to] !== undefined
     ? { first: buckets[from].start, last: borders[to] }
     : null;

@@ -1,8 +1,8 @@
+import type { Aggregate, Measured } from "./aggregate";
 import { Exact } from "../base";
 import { lastOf, type Catalog, type SubjectId } from "../catalog";
 import { plainMeasure, type Measure, type PlainMeasure, type SimpleMeasure } from "../definition";
 import { measures } from "../measure";
-import type { Aggregate, Measured } from "./count";
 
 /** Where the parts of a measure are among the terms of an aggregate: a ratio has two. */
 export interface Slot {

@@ -1,24 +1,25 @@
-export { parseConditionText, parseSentence } from "./parse";
-export { conflictsIn, dateGroupOf } from "./together";
+export { parseConditionText } from "./conditionAlone";
 export { isMoved, isOfItem } from "./conditions";
-export { completeSentence, type Completion, type Completions } from "./complete";
+export * from "./clauses";
+export * from "./subjects";
+export * from "./pieces";
 export {
-  printReport,
-  sentencePieces,
-  piecesText,
   conditionText,
-  leafText,
-  testText,
-  measureText,
-  simpleText,
   fieldText,
   groupText,
-  valueText,
+  leafText,
+  measureText,
+  simpleText,
+  subjectText,
+  testText,
   UNKNOWN,
-  type Piece,
-  type Part,
-} from "./print";
-export { checkCondition, checkMeasure, checkReport } from "./check";
+  valueText,
+} from "./texts";
 export { nameText } from "./words";
-export { dressDifferences, reportDifferences, type Difference } from "./differences";
-export { brokenParts, type BrokenPart } from "./broken";
+export { Cursor, Stop, type Expected, type ExpectedKind } from "./cursor";
+export { lex, LONGEST } from "./lex";
+export { isMeasureAt, parseMeasure, parseSimpleMeasure, whyNoRatio } from "./measures";
+export { parseGroup } from "./groups";
+export { parseCondition } from "./conditions";
+export { parsePath } from "./fields";
+export { parseCount, parseThing } from "./values";

@@ -1,7 +1,9 @@
+import { parseSentence } from "../kinds";
+import { conditionSql } from "../filter/sql";
+import { Relation } from "../relation";
 import { sampleView } from "../../../tests/support/sample";
-import { parseSentence } from "../sentence";
-import { conditionSql } from "../filter";
-import { bind, compile, identifier, joined, Relation, sql } from ".";
+
+import { bind, compile, identifier, joined, sql } from ".";
 
 describe("fragments", () => {
   test("values become parameters, equal ones of one type share one", () => {

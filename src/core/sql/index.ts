@@ -1,3 +1,1 @@
 export * from "./fragment";
-export * from "./viewpoint";
-export * from "./relation";

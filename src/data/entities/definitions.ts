@@ -1,6 +1,7 @@
+import type { Report } from "@/core/kinds";
 import { defineEntity, p } from "@mikro-orm/core";
 import type { Subject } from "@/core/catalog";
-import type { Dress, PlainMeasure, Report, Tile } from "@/core/definition";
+import type { Dress, PlainMeasure, Tile } from "@/core/definition";
 import type { Condition } from "@/core/filter";
 
 export const Account = defineEntity({

@@ -361,16 +361,14 @@ export async function loadMoves(
   );
   const byItem = new Map<number, KeptMove[]>(ids.map((id) => [id, []]));
   for (const row of rows)
-    byItem
-      .get(row.item_id)!
-      .push({
-        id: row.id,
-        at: parseInstant(row.at)!,
-        field: row.field,
-        from: row.from_value,
-        to: row.to_value,
-        by: row.by_id,
-      });
+    byItem.get(row.item_id)!.push({
+      id: row.id,
+      at: parseInstant(row.at)!,
+      field: row.field,
+      from: row.from_value,
+      to: row.to_value,
+      by: row.by_id,
+    });
   return byItem;
 }
 

@@ -1,27 +1,20 @@
-import type { CountAnswer, Head, HistoryAnswer } from "@/core/answer";
-import { ReportSchema, type CountReport, type Report } from "@/core/definition";
-import { defaultShowing, foldKey, isHistory, NONE, REST, type Key } from "@/core/plan";
-import { checkReport, parseSentence, printReport } from "@/core/sentence";
+import { checkReport, parseSentence, printReport, ReportSchema, type Report } from "@/core/kinds";
+import { plannedOf, recordsBody } from "@/core/kinds/planned";
 import { instantText, parseInstant } from "@/core/time";
-import {
-  type GroupValue,
-  type ProblemDetails,
-  AnswerRequest,
-  RecordsRequest,
-} from "@/contract/api";
-import type { EntityManager } from "@/data";
+import { AnswerRequest, RecordsRequest, type ProblemDetails } from "@/contract/api";
+import { type EntityManager, runPlan } from "@/data";
 import type { Clock } from "../clock";
-import { askForecast } from "../reports/forecast";
+import { Refused } from "../refused";
 import {
-  answerCount,
-  answerDots,
-  answerHistory,
+  answerBody,
   answerRecords,
+  answerReport,
   answerWorkings,
+  viewOf,
 } from "../reports/answerReport";
+import { columnsOf } from "../reports/columns";
 import { deskOf, type Desk } from "../viewer/viewpoint";
 import { viewerOfToken } from "../accounts/tokens";
-import { countBody, dotsBody, forecastBody, historyBody, listBody } from "./bodies";
 import { badDefinition, badRequest, badSentence, noToken, notAllowed } from "./problems";
 
 export type Reply =
@@ -75,41 +68,17 @@ export async function apiAnswer(
   const asked = await readAsked(em, clock, token, request.data);
   if ("status" in asked) return asked;
   const { report, desk } = asked;
-  const shared = async (known?: HistoryAnswer) => ({
-    sentence: printReport(report, desk.view.catalog),
-    workings: await answerWorkings(em, report, desk.view, desk.viewer.name, known),
-    asOf: instantText(desk.view.now),
-  });
-  if (report.kind === "list") {
-    const records = await answerRecords(
-      em,
-      report,
-      {
-        showing: report.showing.length ? report.showing : defaultShowing(report),
-        sorts: report.sorts,
-        offset: 0,
-        limit: 10_000,
-      },
-      desk.view,
-    );
-    return { status: 200, body: { ...listBody(records, report, desk), ...(await shared()) } };
-  }
-  if (isHistory(report)) {
-    const past = await answerHistory(em, report, desk.view);
-    const forecast =
-      report.kind === "burndown" && request.data.forecast
-        ? { forecast: forecastBody(await askForecast(em, desk, report)) }
-        : {};
-    return {
-      status: 200,
-      body: { ...historyBody(past, desk), ...forecast, ...(await shared(past)) },
-    };
-  }
-  const answer = await answerCount(em, report, desk.view);
-  const dots = report.shape === "dots" ? dotsBody(await answerDots(em, report, desk.view)) : {};
+  const { percent, forecast } = request.data;
+  const options = { ...(percent ? { percent } : {}), ...(forecast ? { forecast } : {}) };
+  const answer = await answerReport(em, report, desk.view);
   return {
     status: 200,
-    body: { ...countBody(answer, report, request.data.percent), ...dots, ...(await shared()) },
+    body: {
+      ...(await answerBody(em, report, answer, desk.view, options)),
+      sentence: printReport(report, desk.view.catalog),
+      workings: await answerWorkings(em, report, desk.view, desk.viewer.name, answer),
+      asOf: instantText(desk.view.now),
+    },
   };
 }
 
@@ -127,65 +96,21 @@ export async function apiRecords(
   if ("status" in asked) return asked;
   const { report, desk } = asked;
   const { group = [], split, offset, limit, measure } = request.data;
-  const showing =
-    report.kind === "list" && report.showing.length ? report.showing : defaultShowing(report);
-  const sorts = report.kind === "list" ? report.sorts : [];
-  if (isHistory(report)) {
-    const opened = {
-      path: group.map(String),
-      ...(split === undefined ? {} : { split: String(split) }),
-    };
-    return {
-      status: 200,
-      body: listBody(
-        await answerRecords(em, report, { opened, showing, sorts, offset, limit }, desk.view),
-        report,
-        desk,
-      ),
-    };
+  const part = await runPlan(
+    em,
+    plannedOf(report).partNamed(report, group, split, viewOf(report, desk.view)),
+  );
+  if (!part) return refuse(badRequest("no row of the answer has these group values"));
+  const opened = { ...part, ...(measure === undefined ? {} : { measure }) };
+  const { showing, sorts } = columnsOf(report);
+  const ask = { opened, showing, sorts, offset, limit };
+  try {
+    const records = await answerRecords(em, report, ask, desk.view);
+    return { status: 200, body: recordsBody(records, report, desk.view) };
+  } catch (error) {
+    if (error instanceof Refused) return refuse(badRequest(error.message));
+    throw error;
   }
-  if (report.kind === "list" || (group.length === 0 && split === undefined)) {
-    return {
-      status: 200,
-      body: listBody(
-        await answerRecords(
-          em,
-          report,
-          {
-            ...(measure === undefined ? {} : { opened: { path: [], measure } }),
-            showing,
-            sorts,
-            offset,
-            limit,
-          },
-          desk.view,
-        ),
-        report,
-        desk,
-      ),
-    };
-  }
-  const opened = openedPart(await answerCount(em, report, desk.view), report, group, split);
-  if (!opened) return refuse(badRequest("no row of the answer has these group values"));
-  return {
-    status: 200,
-    body: listBody(
-      await answerRecords(
-        em,
-        report,
-        {
-          opened: { ...opened, ...(measure === undefined ? {} : { measure }) },
-          showing,
-          sorts,
-          offset,
-          limit,
-        },
-        desk.view,
-      ),
-      report,
-      desk,
-    ),
-  };
 }
 
 const firstIssue = (error: {
@@ -194,38 +119,3 @@ const firstIssue = (error: {
   const { path, message } = error.issues[0];
   return path.length ? `${path.map(String).join(".")}: ${message}` : message;
 };
-
-/** Finds the keys of a row from its group values, as `answer` gave them. */
-function openedPart(
-  answer: CountAnswer,
-  report: CountReport,
-  group: readonly GroupValue[],
-  split: GroupValue | undefined,
-): { path: Key[]; split?: Key } | null {
-  const matches = (head: Head, value: GroupValue, folds: number): boolean => {
-    if (value === null) return head.key === NONE;
-    if (typeof value === "object") return head.key === REST;
-    const fold = Array.from({ length: folds }, (_, i) => foldKey(i)).includes(head.key);
-    return (
-      head.key !== NONE &&
-      head.key !== REST &&
-      head.name === String(value) &&
-      (fold || head.kind === "value" || head.kind === "range" || head.kind === "case")
-    );
-  };
-  if (group.length > report.by.length) return null;
-  const rows =
-    group.length === report.by.length ? answer.rows : (answer.tiers[group.length - 1] ?? []);
-  const row =
-    group.length === 0
-      ? { path: [] as readonly Head[] }
-      : rows.find(({ path }) =>
-          path.every((head, i) => matches(head, group[i], report.by[i].folds?.length ?? 0)),
-        );
-  const part =
-    split === undefined
-      ? undefined
-      : answer.split.find((head) => matches(head, split, report.split?.folds?.length ?? 0));
-  if (!row || (split !== undefined && !part)) return null;
-  return { path: row.path.map((head) => head.key), ...(part ? { split: part.key } : {}) };
-}

@@ -1,7 +1,8 @@
+import { parseSentence, printReport } from "@/core/kinds";
 import { z } from "zod";
 import { fine, refused, type Problem, type Result } from "@/core/base";
 import { DashboardSchema, DressSchema, TileSchema } from "@/core/definition";
-import { parseSentence, printReport } from "@/core/sentence";
+
 import type { EntityManager } from "@/data";
 import { loadDashboard, saveDashboard } from "../dashboards/dashboards";
 import { saveFilter } from "../library/filters";
@@ -155,13 +156,11 @@ export function readDefinition(text: string): Result<DefinitionFile> {
   const read = DefinitionFile.safeParse(given);
   if (read.success) return fine(read.data);
   return refused(
-    ...read.error.issues
-      .slice(0, 20)
-      .map((issue): Problem => ({
-        code: "file.part",
-        path: issue.path.map(String).join("."),
-        message: `${issue.path.map(String).join(".") || "the file"}: ${issue.code === "unrecognized_keys" ? `nothing is called ${issue.keys.map((key) => `"${key}"`).join(", ")} here` : issue.message}`,
-      })),
+    ...read.error.issues.slice(0, 20).map((issue): Problem => ({
+      code: "file.part",
+      path: issue.path.map(String).join("."),
+      message: `${issue.path.map(String).join(".") || "the file"}: ${issue.code === "unrecognized_keys" ? `nothing is called ${issue.keys.map((key) => `"${key}"`).join(", ")} here` : issue.message}`,
+    })),
   );
 }
 

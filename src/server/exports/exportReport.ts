@@ -1,20 +1,16 @@
+import { printReport, type Report } from "@/core/kinds";
+import { planExport, type ExportQuery, type Opened } from "@/core/kinds/planned";
 import { PassThrough, type Readable } from "node:stream";
 import Excel from "exceljs";
 import { stringify } from "csv-stringify/sync";
-import type { Dress, Report } from "@/core/definition";
+import type { Dress } from "@/core/definition";
 import { fileName, exportFormats, whyNotExported, type ExportId } from "@/core/exports";
-import { isHistory, planExport, type Opened } from "@/core/plan";
-import { printReport } from "@/core/sentence";
+
 import { instantText } from "@/core/time";
 import { copyRows, type EntityManager, runPlan, rowsOf } from "@/data";
-import { historyBody, countBody, listBody } from "../api/bodies";
-import {
-  answerCount,
-  answerHistory,
-  answerRecords,
-  answerWorkings,
-  viewOf,
-} from "../reports/answerReport";
+import { answerBody, answerReport, answerWorkings, viewOf } from "../reports/answerReport";
+import { columnsOf } from "../reports/columns";
+import { noSuchPart } from "../refused";
 import type { Desk } from "../viewer/viewpoint";
 import { exportColumns, figureTable, workingsTable, type Table } from "./tables";
 
@@ -92,63 +88,48 @@ const tableText = (table: Table, format: "csv" | "tsv"): string =>
     record_delimiter: "\r\n",
   });
 
-async function recordsText(
+/** The query for the records of a part. @throws Refused for a part that the report does not have */
+async function recordsQuery(
   em: EntityManager,
   desk: Desk,
   { report, opened }: ExportAsk,
+): Promise<ExportQuery> {
+  const ask = { ...columnsOf(report), ...(opened ? { opened } : {}) };
+  const query = await runPlan(em, planExport(report, ask, viewOf(report, desk.view)));
+  if (!query) throw noSuchPart();
+  return query;
+}
+
+async function recordsText(
+  em: EntityManager,
+  desk: Desk,
+  ask: ExportAsk,
   format: "csv" | "tsv",
 ): Promise<Pick<Exported, "body" | "rows">> {
-  const { showing, words } = exportColumns(report, desk);
+  const { words } = exportColumns(ask.report, desk);
+  const query = await recordsQuery(em, desk, ask);
   let rows = 0;
-  const sorts = report.kind === "list" ? report.sorts : [];
-  const body = await copyRows(
-    em,
-    planExport(
-      report,
-      { showing, sorts, ...(opened ? { opened } : {}) },
-      viewOf(report, desk.view),
-    ),
-    words,
-    format === "csv" ? "," : "\t",
-    (count) => (rows = count),
-  );
+  const separator = format === "csv" ? "," : "\t";
+  const body = await copyRows(em, query, words, separator, (count) => (rows = count));
   return { body, rows };
 }
+
+/** Records of a list that go out as JSON, which is made whole. */
+const MOST_EXPORTED = 100_000;
 
 async function jsonBody(
   em: EntityManager,
   desk: Desk,
   { report, dress }: ExportAsk,
 ): Promise<object> {
-  const shared = {
-    sentence: printReport(report, desk.view.catalog),
-    workings: await answerWorkings(em, report, desk.view, desk.viewer.name),
-    asOf: instantText(viewOf(report, desk.view).now),
-  };
-  if (report.kind === "list") {
-    const { showing } = exportColumns(report, desk);
-    return {
-      ...listBody(
-        await answerRecords(
-          em,
-          report,
-          { showing, sorts: report.sorts, offset: 0, limit: 100_000 },
-          desk.view,
-        ),
-        report,
-        desk,
-      ),
-      ...shared,
-    };
-  }
-  if (isHistory(report))
-    return { ...historyBody(await answerHistory(em, report, desk.view), desk), ...shared };
+  const { view } = desk;
+  const { base, decimals } = dress;
+  const answer = await answerReport(em, report, view, { limit: MOST_EXPORTED });
   return {
-    ...countBody(await answerCount(em, report, desk.view), report, {
-      base: dress.base,
-      decimals: dress.decimals,
-    }),
-    ...shared,
+    ...(await answerBody(em, report, answer, view, { percent: { base, decimals } })),
+    sentence: printReport(report, view.catalog),
+    workings: await answerWorkings(em, report, view, desk.viewer.name, answer),
+    asOf: instantText(viewOf(report, view).now),
   };
 }
 
@@ -198,18 +179,10 @@ async function addRecords(
   em: EntityManager,
   book: Excel.stream.xlsx.WorkbookWriter,
   desk: Desk,
-  { report, opened }: ExportAsk,
+  ask: ExportAsk,
 ): Promise<void> {
-  const { showing, words } = exportColumns(report, desk);
-  const sorts = report.kind === "list" ? report.sorts : [];
-  const query = await runPlan(
-    em,
-    planExport(
-      report,
-      { showing, sorts, ...(opened ? { opened } : {}) },
-      viewOf(report, desk.view),
-    ),
-  );
+  const { words } = exportColumns(ask.report, desk);
+  const query = await recordsQuery(em, desk, ask);
   const sheet = sheetOf(book, "Records", words);
   query.kinds.forEach(
     (kind, i) =>

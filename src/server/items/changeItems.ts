@@ -1,3 +1,4 @@
+import { planRecords } from "@/core/kinds/planned";
 import type { Problem } from "@/core/base";
 import { refused, type Result, fine } from "@/core/base";
 import { isTracked, type TrackedField } from "@/core/history";
@@ -15,7 +16,7 @@ import {
   withoutColumns,
   writeHistories,
 } from "@/data";
-import { planRecords } from "@/core/plan";
+
 import type { ItemChange, ItemsChanged } from "@/contract/room";
 import type { Clock } from "../clock";
 import type { Desk } from "../viewer/viewpoint";

@@ -1,7 +1,8 @@
+import { planRecords } from "@/core/kinds/planned";
 import type { Catalog } from "@/core/catalog";
 import { instantText } from "@/core/time";
 import { type EntityManager, type KeptMove, loadMoves, runPlan, withConnection } from "@/data";
-import { planRecords } from "@/core/plan";
+
 import type { ItemField, ItemPage } from "@/contract/room";
 import type { Desk } from "../viewer/viewpoint";
 

@@ -1,5 +1,6 @@
+import { ReportSchema } from "@/core/kinds";
 import { z } from "zod";
-import { DressSchema, ReportSchema } from "@/core/definition";
+import { DressSchema } from "@/core/definition";
 import type { KeptDraft } from "@/contract/room";
 import { type EntityManager, type Viewer, withConnection } from "@/data";
 

@@ -1,8 +1,9 @@
+import { checkCondition, printReport } from "@/core/kinds";
 import { fine, refused, type Result } from "@/core/base";
 import { SubjectSchema } from "@/core/definition";
 import { ConditionSchema, usesFilter } from "@/core/filter";
 import type { AskContext, Catalog } from "@/core/catalog";
-import { checkCondition, conditionText, printReport } from "@/core/sentence";
+import { conditionText } from "@/core/sentence";
 import type { FilterLine } from "@/contract/room";
 import { type EntityManager, type Viewer, withConnection } from "@/data";
 import { asks, ISO, mayBuild, readable, recordVersion, writable } from "./kept";

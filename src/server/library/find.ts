@@ -1,7 +1,9 @@
-import { parseSentence, printReport } from "@/core/sentence";
+import { parseSentence, printReport } from "@/core/kinds";
+import { planRecords } from "@/core/kinds/planned";
+
 import type { Found } from "@/contract/room";
 import { folded } from "@/core/base";
-import { planRecords } from "@/core/plan";
+
 import { type EntityManager, runPlan } from "@/data";
 import { listDashboards } from "../dashboards/dashboards";
 import type { Desk } from "../viewer/viewpoint";

@@ -1,7 +1,8 @@
+import { checkMeasure } from "@/core/kinds";
 import { fine, refused, type Result } from "@/core/base";
 import { SUBJECT_IDS, type AskContext, type SubjectId } from "@/core/catalog";
 import { PlainMeasureSchema } from "@/core/definition";
-import { checkMeasure } from "@/core/sentence";
+
 import { type EntityManager, type Viewer, withConnection } from "@/data";
 import { isAdministrator, mayBuild } from "./kept";
 

@@ -1,6 +1,7 @@
+import { type Report, parseSentence } from "@/core/kinds";
 import type { AskContext } from "@/core/catalog";
-import { PLAIN_DRESS, DressSchema, type Dress, type Report } from "@/core/definition";
-import { parseSentence } from "@/core/sentence";
+import { PLAIN_DRESS, DressSchema, type Dress } from "@/core/definition";
+
 import { type EntityManager, loadViewer, withConnection } from "@/data";
 import { systemClock } from "../clock";
 import { saveDashboard } from "../dashboards/dashboards";

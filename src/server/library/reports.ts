@@ -1,8 +1,15 @@
+import {
+  ReportSchema,
+  type Report,
+  checkReport,
+  printReport,
+  sentencePieces,
+  usesSavedFilter,
+} from "@/core/kinds";
 import { fine, refused, type Result } from "@/core/base";
-import { DressSchema, ReportSchema, type Report } from "@/core/definition";
-import { leavesOf, usesFilter, type Condition } from "@/core/filter";
+import { DressSchema } from "@/core/definition";
 import type { AskContext, Catalog } from "@/core/catalog";
-import { checkReport, printReport, sentencePieces } from "@/core/sentence";
+
 import type { KeptReport, PinLine, ReportLine, ReportName, TwinLine } from "@/contract/room";
 import { type EntityManager, type Viewer, withConnection } from "@/data";
 import { asks, ISO, isAdministrator, mayBuild, readable, recordVersion, writable } from "./kept";
@@ -157,27 +164,9 @@ export async function reportsOfFilter(
       asks(viewer),
     );
     return rows
-      .filter(({ definition }) => comesTo(ReportSchema.parse(definition), filter, catalog))
+      .filter(({ definition }) => usesSavedFilter(ReportSchema.parse(definition), filter, catalog))
       .map(({ id, name }) => ({ id, name }));
   });
-}
-
-function comesTo(report: Report, filter: number, catalog: Catalog): boolean {
-  const wheres: (Condition | undefined)[] = [report.where];
-  if (report.kind === "count")
-    for (const measure of report.measures)
-      if (!("named" in measure)) wheres.push(measure.where, measure.per?.where);
-  if (report.kind === "count" || report.kind === "list")
-    for (const group of [...(report.kind === "count" ? report.by : report.by ? [report.by] : [])])
-      for (const one of group.cases ?? []) wheres.push(one.where);
-  if (report.subject.filter === filter) return true;
-  const own =
-    report.subject.filter === undefined
-      ? undefined
-      : ({ kind: "filter", filter: report.subject.filter } as const);
-  return [...wheres, own].some(
-    (where) => leavesOf(where).length > 0 && usesFilter(where, filter, catalog),
-  );
 }
 
 const mayNot = () =>

@@ -1,8 +1,9 @@
+import { printReport } from "@/core/kinds";
 import { createTransport } from "nodemailer";
 import { fine, refused, type Result } from "@/core/base";
 import { nextRun, scheduleText, type Schedule } from "@/core/delivery";
 import { fileName } from "@/core/exports";
-import { printReport } from "@/core/sentence";
+
 import { clockText, instantText, localDay, longDayText } from "@/core/time";
 import type { MailingLine } from "@/contract/room";
 import { type EntityManager, loadViewer, type Viewer, withConnection } from "@/data";

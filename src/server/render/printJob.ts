@@ -1,5 +1,6 @@
+import { ReportSchema, type Report } from "@/core/kinds";
 import { z } from "zod";
-import { DressSchema, ReportSchema, type Dress, type Report } from "@/core/definition";
+import { DressSchema, type Dress } from "@/core/definition";
 import { type EntityManager, loadViewer, type Viewer, withConnection } from "@/data";
 import { hashOf, newSecret } from "../accounts/secrets";
 

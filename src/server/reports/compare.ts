@@ -1,7 +1,15 @@
+import { type Report, parseSentence, printReport } from "@/core/kinds";
+import {
+  planCompare,
+  planRecords,
+  planValueCounts,
+  type Opened,
+  type Other,
+} from "@/core/kinds/planned";
 import { headOf } from "@/core/answer";
-import type { Report } from "@/core/definition";
-import { conditionText, parseSentence, printReport } from "@/core/sentence";
-import { planCompare, planRecords, planValueCounts, type Opened, type Other } from "@/core/plan";
+
+import { conditionText } from "@/core/sentence";
+
 import { fine, numberText, refused, type Result } from "@/core/base";
 import type { QuickLook, ShownComparison } from "@/contract/room";
 import { type EntityManager, runPlan } from "@/data";

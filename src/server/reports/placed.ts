@@ -1,7 +1,8 @@
-import { groupsOf } from "@/core/definition";
+import { groupsOf, checkReport } from "@/core/kinds";
+
 import type { KeptReport } from "@/contract/room";
 import { type EntityManager } from "@/data";
-import { checkReport } from "@/core/sentence";
+
 import type { Desk } from "../viewer/viewpoint";
 import { answerCount } from "./answerReport";
 import { tellOnce } from "./notes";

@@ -1,11 +1,19 @@
-import { burndownAnswer } from "@/core/answer";
-import type { BurndownReport, WorkUnit } from "@/core/definition";
+import {
+  burndownAnswer,
+  currentSprint,
+  planSprint,
+  type ScopeChange,
+  type SprintItem,
+  shownBurndown,
+} from "@/core/kinds/planned";
+import type { BurndownReport } from "@/core/kinds";
+
+import type { WorkUnit } from "@/core/definition";
 import { PLAIN_DRESS } from "@/core/definition";
-import { currentSprint, planSprint, type ScopeChange, type SprintItem } from "@/core/plan";
+
 import { endOfDay, localDay } from "@/core/time";
 import type { ShownSprint, SprintLine } from "@/contract/room";
 import { type EntityManager, runPlan } from "@/data";
-import { historyShown } from "../reports/room";
 import type { Desk } from "../viewer/viewpoint";
 
 /** The sprints that a viewer knows of, the latest first. */
@@ -62,7 +70,7 @@ export async function askSprint(
     person === null ? null : (names.find("person", person)?.label ?? null);
   const item = ({ assignee, ...line }: SprintItem) => ({ ...line, assignee: nameOf(assignee) });
   const change = ({ by, ...line }: ScopeChange) => ({ ...line, by: nameOf(by) });
-  const shown = historyShown(burndownAnswer(parts), definition, PLAIN_DRESS, view);
+  const shown = shownBurndown(burndownAnswer(parts), definition, PLAIN_DRESS, view);
   return {
     definition,
     shown,

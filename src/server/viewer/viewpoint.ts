@@ -1,5 +1,6 @@
+import type { Viewpoint } from "@/core/relation";
 import { Catalog, type CatalogData } from "@/core/catalog";
-import type { Viewpoint } from "@/core/sql";
+
 import type { Instant, WorkCalendar } from "@/core/time";
 import {
   type EntityManager,

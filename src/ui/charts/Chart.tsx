@@ -1,10 +1,11 @@
 "use client";
+import type { Shown } from "@/core/kinds";
 import type { ComponentType } from "react";
 import type { Dress } from "@/core/definition";
 import type { Figure } from "@/core/figure";
 import type { Forecast } from "@/core/history";
 import type { ShapeId } from "@/core/shapes";
-import type { ShownFigure } from "@/contract/room";
+
 import { Bars } from "./Bars";
 import { ColumnsWithLine } from "./ColumnsWithLine";
 import { Dots } from "./Dots";
@@ -25,7 +26,7 @@ import { Slices } from "./Slices";
 import { Textures } from "./Textures";
 import { Waterfall } from "./Waterfall";
 
-export type Drawable = Exclude<ShownFigure, { kind: "list" }>;
+export type Drawable = Exclude<Shown, { kind: "list" }>;
 
 export interface ChartProps {
   readonly shown: Drawable;

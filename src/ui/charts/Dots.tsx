@@ -1,4 +1,5 @@
 "use client";
+import { type CountAnswer, type ShownDots } from "@/core/kinds";
 import type { FocusEvent, KeyboardEvent } from "react";
 import {
   CartesianGrid,
@@ -9,9 +10,9 @@ import {
   XAxis,
   YAxis,
 } from "recharts";
-import type { CountAnswer } from "@/core/answer";
+
 import type { Color, Figure, Mark } from "@/core/figure";
-import type { ShownDots } from "@/contract/room";
+
 import type { DayFlag } from "./Plot";
 import { fill, markId, opens, ticksTo, type Drawn } from "./drawing";
 

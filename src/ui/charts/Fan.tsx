@@ -1,8 +1,9 @@
 "use client";
-import type { BurndownAnswer } from "@/core/answer";
+import { type BurndownAnswer, type ShownPace } from "@/core/kinds";
+
 import type { Forecast } from "@/core/history";
 import { dayText } from "@/core/time";
-import type { ShownPace } from "@/contract/room";
+
 import { ticksTo } from "./drawing";
 import { plankScale } from "./plankScale";
 

@@ -1,17 +1,18 @@
 "use client";
-import { useVirtualizer } from "@tanstack/react-virtual";
-import { ArrowDown, ArrowUp, ChevronDown, ChevronRight } from "lucide-react";
-import { memo, useCallback, useEffect, useMemo, useRef } from "react";
-import styled from "styled-components";
-import type { CountAnswer } from "@/core/answer";
 import {
+  type CountAnswer,
   pivotOf,
-  type Mark,
   type Pivot,
   type PivotCell,
   type PivotColumn,
   type PivotTable,
-} from "@/core/figure";
+} from "@/core/kinds";
+import { useVirtualizer } from "@tanstack/react-virtual";
+import { ArrowDown, ArrowUp, ChevronDown, ChevronRight } from "lucide-react";
+import { memo, useCallback, useEffect, useMemo, useRef } from "react";
+import styled from "styled-components";
+
+import { type Mark } from "@/core/figure";
 import type { Dress } from "@/core/definition";
 import { fill, markId, type Drawn } from "./drawing";
 

@@ -1,8 +1,9 @@
 "use client";
-import type { BurndownAnswer } from "@/core/answer";
+import { type BurndownAnswer, type ShownPace } from "@/core/kinds";
+
 import { valueWords } from "@/core/figure";
 import type { Forecast } from "@/core/history";
-import type { ShownPace } from "@/contract/room";
+
 import { opens, ticksTo, type Drawn } from "./drawing";
 import { plankScale } from "./plankScale";
 import type { DayFlag } from "./Plot";

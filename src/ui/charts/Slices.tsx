@@ -6,10 +6,9 @@ import { type Drawn, fill, fillOf, inkOn, markId, opens, tipOf } from "./drawing
 
 const Side = styled.div<{ $small?: boolean }>`
   display: grid;
-  grid-template-columns: minmax(
-      ${(p) => (p.$small ? 130 : 220)}px,
-      ${(p) => (p.$small ? "1fr" : "300px")}
-    ) minmax(0, ${(p) => (p.$small ? "1.25fr" : "460px")});
+  grid-template-columns:
+    minmax(${(p) => (p.$small ? 130 : 220)}px, ${(p) => (p.$small ? "1fr" : "300px")})
+    minmax(0, ${(p) => (p.$small ? "1.25fr" : "460px")});
   gap: ${(p) => (p.$small ? 10 : 36)}px;
   align-items: center;
   flex: 1;

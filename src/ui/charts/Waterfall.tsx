@@ -1,5 +1,6 @@
 "use client";
-import type { BridgeAnswer } from "@/core/answer";
+import type { BridgeAnswer } from "@/core/kinds";
+
 import { valueWords } from "@/core/figure";
 import { opens, ticksTo, type Drawn } from "./drawing";
 

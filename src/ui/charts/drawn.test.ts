@@ -1,18 +1,20 @@
+import {
+  type BridgeAnswer,
+  type BurndownAnswer,
+  type CountAnswer,
+  type CrossingsAnswer,
+  type ShownPace,
+} from "@/core/kinds";
+import { figureOf } from "@/core/kinds/planned";
 import { createElement, type ComponentType } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
-import type {
-  BridgeAnswer,
-  BurndownAnswer,
-  CountAnswer,
-  CrossingsAnswer,
-  Head,
-} from "@/core/answer";
+import type { Head } from "@/core/answer";
 import { PLAIN_DRESS, type Dress } from "@/core/definition";
-import { figureOf, historyFigure } from "@/core/figure";
+import { historyFigure } from "../../../tests/support/tellings";
 import type { Forecast } from "@/core/history";
 import type { ShapeId } from "@/core/shapes";
 import { parseInstant } from "@/core/time";
-import type { ShownPace } from "@/contract/room";
+
 import { BurnUp } from "./BurnUp";
 import { Fan } from "./Fan";
 import { FigureTable } from "./FigureTable";
@@ -199,7 +201,7 @@ const burndown: BurndownAnswer = {
       { at: at("2026-11-25"), item: 2, key: "B2", cause: "finished", amount: "8", remaining: "17" },
       { at: at("2026-11-26"), item: 2, key: "B2", cause: "reopened", amount: "1", remaining: "18" },
     ],
-    items: { finished: [2], open: [1], out: [] },
+    items: { committed: [], finished: [2], open: [1], out: [] },
   },
 };
 const forecast: Forecast = {

@@ -1,4 +1,4 @@
-import type { ShownPace } from "@/contract/room";
+import type { ShownPace } from "@/core/kinds";
 
 /** Days off are drawn narrow. */
 const OFF = 0.36;

@@ -1,12 +1,13 @@
 "use client";
+import { type Report, type Shown } from "@/core/kinds";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { List, Maximize2, ScrollText } from "lucide-react";
 import Link from "next/link";
 import { memo } from "react";
 import styled from "styled-components";
-import type { Dress, Report } from "@/core/definition";
+import type { Dress } from "@/core/definition";
 import type { Mark } from "@/core/figure";
-import type { ShownFigure } from "@/contract/room";
+
 import { ask, Button } from "../kit";
 import { FigureBody } from "../report";
 
@@ -14,7 +15,7 @@ export interface TileAnswer {
   readonly name: string;
   readonly definition: Report;
   readonly dress: Dress;
-  readonly shown: ShownFigure;
+  readonly shown: Shown;
 }
 
 const GROUNDS: Partial<Record<NonNullable<Report["shape"]>, string>> = {
@@ -231,7 +232,7 @@ export const TileBody = memo(function TileBody({
   );
 });
 
-function footOf(shown: ShownFigure, report: Report): string {
+function footOf(shown: Shown, report: Report): string {
   if (shown.kind === "list")
     return shown.records.count > shown.records.rows.length
       ? `${shown.records.rows.length} of ${shown.records.count}`
@@ -243,7 +244,7 @@ function footOf(shown: ShownFigure, report: Report): string {
     : "";
 }
 
-const Rows = ({ shown }: { shown: ShownFigure & { kind: "list" } }) => (
+const Rows = ({ shown }: { shown: Shown & { kind: "list" } }) => (
   <table className="rows">
     <tbody>
       {shown.records.rows.map((row) => (

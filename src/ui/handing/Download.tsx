@@ -1,6 +1,7 @@
 "use client";
+import type { Report } from "@/core/kinds";
 import { useState } from "react";
-import type { Dress, Report } from "@/core/definition";
+import type { Dress } from "@/core/definition";
 import { EXPORT_IDS, exportFormats, fileName, whyNotExported, type ExportId } from "@/core/exports";
 import { numberText } from "@/core/base";
 import type { ExportRequest } from "@/contract/exports";

@@ -1,11 +1,13 @@
 "use client";
+import type { Workings } from "@/core/kinds/planned";
+import { type Report, printReport, type Shown } from "@/core/kinds";
 import { useEffect, useMemo, useState } from "react";
 import styled, { createGlobalStyle } from "styled-components";
-import type { Workings } from "@/core/plan";
-import type { Dress, Report } from "@/core/definition";
-import { printReport } from "@/core/sentence";
+
+import type { Dress } from "@/core/definition";
+
 import { numberText } from "@/core/base";
-import type { ShownFigure } from "@/contract/room";
+
 import {
   contextOf,
   FigureBody,
@@ -26,7 +28,7 @@ export interface PrintFacts {
   readonly title: string;
   /** The path of the live report. */
   readonly link: string;
-  readonly shown: ShownFigure;
+  readonly shown: Shown;
   /** The day and the time at which it was counted, in words. */
   readonly asOf: string;
   readonly workings: Workings | null;
@@ -226,7 +228,7 @@ export function PrintPage({
   );
 }
 
-const PrintedRows = ({ shown }: { shown: ShownFigure & { kind: "list" } }) => (
+const PrintedRows = ({ shown }: { shown: Shown & { kind: "list" } }) => (
   <table className="rows">
     <thead>
       <tr>

@@ -1,8 +1,8 @@
 "use client";
+import { type Report, parseSentence, printReport, sentencePieces } from "@/core/kinds";
 import styled from "styled-components";
 import type { AskContext, SubjectId } from "@/core/catalog";
-import type { Report } from "@/core/definition";
-import { parseSentence, printReport, sentencePieces } from "@/core/sentence";
+
 import { Fragment } from "react";
 import { Sketch } from "./Sketch";
 

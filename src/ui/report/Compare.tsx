@@ -1,10 +1,11 @@
 "use client";
+import type { Report } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import Link from "next/link";
 import { useState } from "react";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
-import type { Report } from "@/core/definition";
+
 import { numberText } from "@/core/base";
 import type { OpenedPart, QuickLook, ShownComparison } from "@/contract/room";
 import { ask, Button, Choice, Field, Notice, Waiting } from "../kit";

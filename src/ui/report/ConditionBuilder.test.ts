@@ -1,3 +1,4 @@
+import type { Report } from "@/core/kinds";
 import fc from "fast-check";
 import type { Condition } from "@/core/filter";
 import { conditionText } from "@/core/sentence";
@@ -5,7 +6,7 @@ import { arbitraryCondition, namedFields } from "../../../tests/support/arbitrar
 import { sampleContext, sampleView } from "../../../tests/support/sample";
 import { conditionOf, nodeOf } from "./ConditionBuilder";
 import { asRead } from "./Readers";
-import { DressSchema, type Report } from "@/core/definition";
+import { DressSchema } from "@/core/definition";
 
 const context = sampleContext();
 const fields = namedFields(context);

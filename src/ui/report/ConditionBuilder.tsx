@@ -1,14 +1,15 @@
 "use client";
+import { type Report, type ShownRecords } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { GripVertical, X } from "lucide-react";
 import { useMemo, useRef, useState, type KeyboardEvent } from "react";
 import { DialogTrigger } from "react-aria-components";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
-import type { Dress, Report } from "@/core/definition";
+import type { Dress } from "@/core/definition";
 import { allOfParts, anyOfParts, type Condition, type Leaf } from "@/core/filter";
 import { conditionText, leafText } from "@/core/sentence";
-import type { ShownRecords } from "@/contract/room";
+
 import { numberText } from "@/core/base";
 import { ask, Button, Checkbox, Popover, PopoverDialog } from "../kit";
 import { TestEditor } from "./pickers/TestEditor";

@@ -1,4 +1,6 @@
 "use client";
+import type { Report } from "@/core/kinds";
+import type { Workings } from "@/core/kinds/planned";
 import { useQuery } from "@tanstack/react-query";
 import {
   Calculator,
@@ -15,9 +17,9 @@ import { useEffect, useState } from "react";
 import { DialogTrigger } from "react-aria-components";
 import styled from "styled-components";
 import { subjects, type AskContext } from "@/core/catalog";
-import type { Report } from "@/core/definition";
+
 import type { Mark } from "@/core/figure";
-import type { Workings } from "@/core/plan";
+
 import { numberText } from "@/core/base";
 import { ask, Button, Popover, PopoverDialog, tell, Waiting } from "../kit";
 import type { OpenedPart } from "@/contract/room";

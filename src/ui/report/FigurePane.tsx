@@ -1,10 +1,11 @@
 "use client";
+import type { Report } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
 import styled from "styled-components";
 import { numberText } from "@/core/base";
 import type { AskContext } from "@/core/catalog";
-import type { Dress, Report } from "@/core/definition";
+import type { Dress } from "@/core/definition";
 import type { Mark, Said } from "@/core/figure";
 import { allOfParts, contradictionIn, topParts } from "@/core/filter";
 import { conditionText } from "@/core/sentence";

@@ -1,11 +1,13 @@
 "use client";
+
+import { type CountReport, type Report, sentencePieces } from "@/core/kinds";
 import { Plus } from "lucide-react";
 import { Fragment, useState, type ReactNode } from "react";
 import { Button, DialogTrigger } from "react-aria-components";
 import type { AskContext } from "@/core/catalog";
 import { measures } from "@/core/measure";
-import type { CountReport, Dress, Group, Report } from "@/core/definition";
-import { sentencePieces, type Part, type Piece } from "@/core/sentence";
+import type { Dress, Group } from "@/core/definition";
+import { type Piece, type SentencePart, type Area } from "@/core/sentence";
 import { addMonths, localDay } from "@/core/time";
 import { Popover, PopoverDialog } from "../kit";
 import {
@@ -133,7 +135,7 @@ function pairsOf(pieces: readonly Piece[]): Piece[][] {
   return pairs;
 }
 
-const LABELS: Record<Part["area"], string> = {
+const LABELS: Record<Area, string> = {
   measure: "measure",
   subject: "what is counted",
   where: "condition",
@@ -162,7 +164,7 @@ function PartButton({
   part,
   first,
   ...props
-}: { piece: Piece; part: Part; first: boolean } & Omit<HeadlineProps, "text">) {
+}: { piece: Piece; part: SentencePart; first: boolean } & Omit<HeadlineProps, "text">) {
   const [isOpen, setOpen] = useState(false);
   const words = first ? piece.text.charAt(0).toUpperCase() + piece.text.slice(1) : piece.text;
   return (
@@ -192,7 +194,7 @@ function PartPicker({
   dress,
   onDress,
   onGroups,
-}: { part: Part; onDone: () => void } & Omit<HeadlineProps, "text">): ReactNode {
+}: { part: SentencePart; onDone: () => void } & Omit<HeadlineProps, "text">): ReactNode {
   const props: PickerProps = { context, report, onChange, onDone };
   const drop = (change: (kept: CountReport) => Report) => () => {
     if (report.kind === "count") onChange(change(report));

@@ -1,18 +1,13 @@
 "use client";
+import { type CountReport, type ListReport, type Shown, type ShownRecords } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { ChevronDown, ChevronRight, Copy } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import styled from "styled-components";
 import { isNumeric, lastOf, subjects, type AskContext } from "@/core/catalog";
-import {
-  PLAIN_DRESS,
-  type CountReport,
-  type Dress,
-  type ListReport,
-  type SimpleMeasure,
-} from "@/core/definition";
+import { PLAIN_DRESS, type Dress, type SimpleMeasure } from "@/core/definition";
 import { numberText } from "@/core/base";
-import type { ShownFigure, ShownRecords } from "@/contract/room";
+
 import { ask, Button, tell } from "../kit";
 import { ChangeMany } from "./ChangeMany";
 import { RecordsTable } from "./RecordsTable";
@@ -216,7 +211,7 @@ function useTotals(
   const { data } = useQuery({
     queryKey: ["figure", counted, PLAIN_DRESS],
     queryFn: ({ signal }) =>
-      ask<ShownFigure>("/api/room/figure", { definition: counted, dress: PLAIN_DRESS }, signal),
+      ask<Shown>("/api/room/figure", { definition: counted, dress: PLAIN_DRESS }, signal),
   });
   return { columns, shown: data?.kind === "count" ? data : null };
 }

@@ -1,9 +1,10 @@
 "use client";
+import type { Report } from "@/core/kinds";
 import { X } from "lucide-react";
 import { useState } from "react";
 import styled from "styled-components";
 import { subjects } from "@/core/catalog";
-import type { Report } from "@/core/definition";
+
 import type { OpenedPart } from "@/contract/room";
 import { Button } from "../kit";
 import { RecordsTable } from "./RecordsTable";

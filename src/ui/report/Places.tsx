@@ -1,10 +1,11 @@
 "use client";
+import type { CountReport } from "@/core/kinds";
 import { ArrowLeftRight, GripVertical } from "lucide-react";
 import { useState, type KeyboardEvent } from "react";
 import { DialogTrigger } from "react-aria-components";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
-import type { CountReport, Dress, Group } from "@/core/definition";
+import type { Dress, Group } from "@/core/definition";
 import { groupText, measureText } from "@/core/sentence";
 import { Button, Popover, PopoverDialog, tell } from "../kit";
 import { GroupPicker } from "./pickers";

@@ -1,11 +1,12 @@
 "use client";
+import { type Report, sentencePieces } from "@/core/kinds";
 import { Check, CircleAlert } from "lucide-react";
 import styled from "styled-components";
 import type { Problem } from "@/core/base";
 import { lastOf, type AskContext } from "@/core/catalog";
-import type { Report } from "@/core/definition";
+
 import { testsOf, topParts } from "@/core/filter";
-import { sentencePieces } from "@/core/sentence";
+
 import { periodDatesText, resolvePeriod } from "@/core/time";
 
 const Panel = styled.aside`

@@ -1,9 +1,10 @@
 "use client";
+import type { Report } from "@/core/kinds";
 import { RotateCcw } from "lucide-react";
 import { DialogTrigger } from "react-aria-components";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
-import type { Dress, Report } from "@/core/definition";
+import type { Dress } from "@/core/definition";
 import { allOfParts, topParts, type Condition, type Test } from "@/core/filter";
 import { conditionText, fieldText, parseConditionText } from "@/core/sentence";
 import { Button, Popover, PopoverDialog } from "../kit";

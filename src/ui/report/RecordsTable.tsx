@@ -1,12 +1,13 @@
 "use client";
+import { type ListReport, type Report, type ShownRecord, type ShownRecords } from "@/core/kinds";
 import { useInfiniteQuery } from "@tanstack/react-query";
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { ArrowDown, ArrowUp } from "lucide-react";
 import Link from "next/link";
 import { useEffect, useRef } from "react";
 import styled from "styled-components";
-import type { ListReport, Report } from "@/core/definition";
-import type { OpenedPart, ShownRecord, ShownRecords } from "@/contract/room";
+
+import type { OpenedPart } from "@/contract/room";
 import { ask, Waiting } from "../kit";
 
 export type Sorts = ListReport["sorts"];

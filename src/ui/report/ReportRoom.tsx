@@ -1,4 +1,12 @@
 "use client";
+import {
+  asDrawn,
+  type CountReport,
+  type Report,
+  brokenParts,
+  type Shown,
+  type ShownForecast,
+} from "@/core/kinds";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import {
   Download as DownloadIcon,
@@ -19,24 +27,10 @@ import { useCallback, useEffect, useMemo, useState } from "react";
 import { MenuTrigger } from "react-aria-components";
 import styled from "styled-components";
 import { numberText, type Problem } from "@/core/base";
-import {
-  asDrawn,
-  isBareCount,
-  type CountReport,
-  type Dress as DressOptions,
-  type Report,
-} from "@/core/definition";
+import { isBareCount, type Dress as DressOptions } from "@/core/definition";
 import type { Mark } from "@/core/figure";
-import { brokenParts, conditionText } from "@/core/sentence";
-import type {
-  FilterLine,
-  KeptDraft,
-  OpenedPart,
-  ShownFigure,
-  ShownForecast,
-  ReportName,
-  TwinLine,
-} from "@/contract/room";
+import { conditionText } from "@/core/sentence";
+import type { FilterLine, KeptDraft, OpenedPart, ReportName, TwinLine } from "@/contract/room";
 import { CursorScope, type Drawable } from "../charts";
 import { Download, Mailing, Sharing } from "../handing";
 import { ask, Button, Checkbox, Menu, MenuItem, Notice, Popover, tell, Waiting } from "../kit";
@@ -265,8 +259,7 @@ export function ReportRoom({
     isPlaceholderData,
   } = useQuery({
     queryKey: ["figure", report, dress],
-    queryFn: ({ signal }) =>
-      ask<ShownFigure>("/api/room/figure", { definition: report, dress }, signal),
+    queryFn: ({ signal }) => ask<Shown>("/api/room/figure", { definition: report, dress }, signal),
     placeholderData: keepPreviousData,
     enabled: isBegun && isWhole && !isList,
   });
@@ -904,7 +897,7 @@ function useReaderChoices(): [Chosen, (chosen: Chosen) => void] {
   return [chosen, choose];
 }
 
-const foldedPlaces = (report: Report, shown: ShownFigure | null) =>
+const foldedPlaces = (report: Report, shown: Shown | null) =>
   report.kind === "count" && shown?.kind === "count"
     ? [
         ...report.by.map((group, i) => ({
@@ -919,7 +912,7 @@ const foldedPlaces = (report: Report, shown: ShownFigure | null) =>
     : [];
 
 /** Remembers which values were there when the folds were made: a later one is not placed yet. */
-function withPlaced(dress: DressOptions, shown: ShownFigure | null, report: Report): DressOptions {
+function withPlaced(dress: DressOptions, shown: Shown | null, report: Report): DressOptions {
   const places = foldedPlaces(report, shown);
   if (places.length === 0) return dress;
   return {
@@ -933,7 +926,7 @@ function withPlaced(dress: DressOptions, shown: ShownFigure | null, report: Repo
   };
 }
 
-function unplacedIn(shown: ShownFigure | null, dress: DressOptions, report: Report): string[] {
+function unplacedIn(shown: Shown | null, dress: DressOptions, report: Report): string[] {
   return foldedPlaces(report, shown).flatMap(({ place, heads }) =>
     dress.placed[place]
       ? [

@@ -1,9 +1,10 @@
 "use client";
+import type { Report } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import Link from "next/link";
 import { useState, type FormEvent } from "react";
 import type { AskContext } from "@/core/catalog";
-import type { Report } from "@/core/definition";
+
 import { conditionText } from "@/core/sentence";
 import type { FilterLine } from "@/contract/room";
 import { ask, AskProblem, Button, Dialog, Field, tell, Waiting } from "../kit";

@@ -1,9 +1,10 @@
 "use client";
+import { dressDifferences, reportDifferences } from "@/core/kinds";
 import { useRouter } from "next/navigation";
 import { useEffect, useState, type FormEvent } from "react";
 import { ask, AskProblem, Button, Dialog, Field, tell } from "../kit";
 import type { AskContext } from "@/core/catalog";
-import { dressDifferences, reportDifferences } from "@/core/sentence";
+
 import type { Draft } from "./draft";
 import { Differences } from "./Versions";
 import type { KeptReport } from "./facts";

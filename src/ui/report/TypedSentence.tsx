@@ -1,4 +1,5 @@
 "use client";
+import { type Report, completeSentence, parseSentence, type Completion } from "@/core/kinds";
 import { CircleAlert } from "lucide-react";
 import {
   useEffect,
@@ -11,9 +12,9 @@ import {
 } from "react";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
-import type { Report } from "@/core/definition";
+
 import type { Problem } from "@/core/base";
-import { completeSentence, parseSentence, type Completion } from "@/core/sentence";
+
 import { Button } from "../kit";
 import { sayStyle } from "./sentenceStyle";
 

@@ -1,10 +1,18 @@
 "use client";
+import {
+  ReportSchema,
+  type Report,
+  dressDifferences,
+  printReport,
+  reportDifferences,
+  type Difference,
+} from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
-import { DressSchema, ReportSchema, type Dress, type Report } from "@/core/definition";
-import { dressDifferences, printReport, reportDifferences, type Difference } from "@/core/sentence";
+import { DressSchema, type Dress } from "@/core/definition";
+
 import type { VersionLine } from "@/contract/room";
 import { ask, Button, Dialog, Waiting } from "../kit";
 

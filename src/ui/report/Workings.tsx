@@ -1,7 +1,7 @@
 "use client";
+import type { Workings } from "@/core/kinds/planned";
 import styled from "styled-components";
 import { numberText } from "@/core/base";
-import type { Workings } from "@/core/plan";
 
 const Account = styled.div`
   overflow: auto;

@@ -1,8 +1,9 @@
 "use client";
+import { shapeInput, type Report, parseSentence, printReport } from "@/core/kinds";
 import { useCallback, useEffect, useMemo, useReducer, useRef } from "react";
 import type { AskContext } from "@/core/catalog";
-import { PLAIN_DRESS, shapeInput, type Dress, type Report } from "@/core/definition";
-import { parseSentence, printReport } from "@/core/sentence";
+import { PLAIN_DRESS, type Dress } from "@/core/definition";
+
 import { shapes, whyNot } from "@/core/shapes";
 import type { KeptDraft } from "@/contract/room";
 import { ask, tell } from "../kit";

@@ -1,10 +1,16 @@
 "use client";
+import {
+  type BurndownAnswer,
+  type BurndownReport,
+  type ShownForecast,
+  type ShownPace,
+} from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
-import type { BurndownAnswer } from "@/core/answer";
+
 import { numberText } from "@/core/base";
-import type { BurndownReport } from "@/core/definition";
+
 import { dayText } from "@/core/time";
-import type { ShownForecast, ShownPace } from "@/contract/room";
+
 import { Fan } from "../charts";
 import { ask } from "../kit";
 import { oddsWords, sharesWords } from "./odds";

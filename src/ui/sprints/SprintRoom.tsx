@@ -1,21 +1,23 @@
 "use client";
+import {
+  type LevelAnswer,
+  type LevelReport,
+  type Report,
+  type VelocityReport,
+  printReport,
+  type Shown,
+} from "@/core/kinds";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { ChevronLeft, ChevronRight, ScrollText } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
-import type { LevelAnswer } from "@/core/answer";
-import {
-  type LevelReport,
-  PLAIN_DRESS,
-  type Report,
-  type VelocityReport,
-  type WorkUnit,
-} from "@/core/definition";
+
+import { PLAIN_DRESS, type WorkUnit } from "@/core/definition";
 import { valueWords, type Mark } from "@/core/figure";
-import { printReport } from "@/core/sentence";
+
 import { dayText, daysText } from "@/core/time";
-import type { ShownFigure, ShownSprint, SprintLine } from "@/contract/room";
+import type { ShownSprint, SprintLine } from "@/contract/room";
 import { BurnUp, type AxisStretch } from "../charts";
 import {
   ask,
@@ -356,7 +358,7 @@ function LeftOut({
   const { data } = useQuery({
     queryKey: ["figure", { ...report, split: { field: ["status"] } }],
     queryFn: ({ signal }) =>
-      ask<ShownFigure>(
+      ask<Shown>(
         "/api/room/figure",
         { definition: { ...report, split: { field: ["status"] } }, dress: PLAIN_DRESS },
         signal,
@@ -398,7 +400,7 @@ function OtherFigure({
   const { data, error } = useQuery({
     queryKey: ["figure", report],
     queryFn: ({ signal }) =>
-      ask<ShownFigure>("/api/room/figure", { definition: report, dress: PLAIN_DRESS }, signal),
+      ask<Shown>("/api/room/figure", { definition: report, dress: PLAIN_DRESS }, signal),
     placeholderData: keepPreviousData,
   });
   if (error && !data) return <Empty says={error.message} />;

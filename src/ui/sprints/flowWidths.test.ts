@@ -1,4 +1,5 @@
-import type { LevelAnswer } from "@/core/answer";
+import type { LevelAnswer } from "@/core/kinds";
+
 import { flowWidths } from "./flowWidths";
 
 const STATUSES = ["Ready", "Building", "Shipped"];

@@ -1,4 +1,5 @@
-import type { LevelAnswer } from "@/core/answer";
+import type { LevelAnswer } from "@/core/kinds";
+
 import { numberOfDay } from "@/core/time";
 
 /** A status of a cumulative flow, measured between two points. */

@@ -1,5 +1,5 @@
+import type { ShownForecast } from "@/core/kinds";
 import { dayText } from "@/core/time";
-import type { ShownForecast } from "@/contract/room";
 
 /** "1 run in 14 makes": how likely it is that a planned day is made. */
 export function oddsWords({ forecast, days }: ShownForecast, planned: string): string {

@@ -1,5 +1,6 @@
+import type { LevelReport } from "@/core/kinds";
 import type { AskContext } from "@/core/catalog";
-import type { LevelReport } from "@/core/definition";
+
 import { localDay, type Instant } from "@/core/time";
 import type { SprintLine } from "@/contract/room";
 

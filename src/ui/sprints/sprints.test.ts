@@ -1,5 +1,6 @@
+import { checkReport, printReport } from "@/core/kinds";
 import type { Forecast } from "@/core/history";
-import { checkReport, printReport } from "@/core/sentence";
+
 import type { SprintLine } from "@/contract/room";
 import { sampleContext } from "../../../tests/support/sample";
 import { oddsWords, sharesWords } from "./odds";

@@ -1,4 +1,4 @@
-import { datesOf, fitsDate, after as afterDates } from "../match";
+import { fitsDate } from "./fits";
 import { defineOperator } from "./defineOperator";
 
 export const after = defineOperator({
@@ -6,6 +6,4 @@ export const after = defineOperator({
   takes: "day",
   fits: fitsDate,
   needs: "a date",
-  toSql: ({ path, field, relation }, [value]) =>
-    afterDates(relation.raw(path), field, datesOf(value, relation.view)),
 });

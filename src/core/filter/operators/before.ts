@@ -1,4 +1,4 @@
-import { datesOf, fitsDate, before as beforeDates } from "../match";
+import { fitsDate } from "./fits";
 import { defineOperator } from "./defineOperator";
 
 export const before = defineOperator({
@@ -6,6 +6,4 @@ export const before = defineOperator({
   takes: "day",
   fits: fitsDate,
   needs: "a date",
-  toSql: ({ path, field, relation }, [value]) =>
-    beforeDates(relation.raw(path), field, datesOf(value, relation.view)),
 });

@@ -1,5 +1,4 @@
-import { sql } from "../../sql";
-import { compares, fitsNumber } from "../match";
+import { fitsNumber } from "./fits";
 import { defineOperator } from "./defineOperator";
 
 export const between = defineOperator({
@@ -7,6 +6,4 @@ export const between = defineOperator({
   takes: "numbers",
   fits: fitsNumber,
   needs: "a number, money or a duration",
-  toSql: (target, values) =>
-    compares(target, values, (value, low, high) => sql`${value} BETWEEN ${low} AND ${high}`),
 });

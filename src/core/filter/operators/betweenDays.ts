@@ -1,5 +1,4 @@
-import { sql } from "../../sql";
-import { datesOf, fitsDate, since, until } from "../match";
+import { fitsDate } from "./fits";
 import { defineOperator } from "./defineOperator";
 
 export const betweenDays = defineOperator({
@@ -7,8 +6,4 @@ export const betweenDays = defineOperator({
   takes: "days",
   fits: fitsDate,
   needs: "a date",
-  toSql: ({ path, field, relation }, [first, last]) => {
-    const value = relation.raw(path);
-    return sql`(${since(value, field, datesOf(first, relation.view))} AND ${until(value, field, datesOf(last, relation.view))})`;
-  },
 });

@@ -1,4 +1,4 @@
-import { fitsText, textLike } from "../match";
+import { fitsText } from "./fits";
 import { defineOperator } from "./defineOperator";
 
 export const doesNotContain = defineOperator({
@@ -7,5 +7,4 @@ export const doesNotContain = defineOperator({
   fits: fitsText,
   needs: "a text",
   negative: true,
-  toSql: (target, [value]) => textLike(target, value, (text) => `%${text}%`),
 });

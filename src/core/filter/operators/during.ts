@@ -1,5 +1,4 @@
-import { invariant } from "../../base";
-import { fitsDate, inside, stretchOf } from "../match";
+import { fitsDate } from "./fits";
 import { defineOperator } from "./defineOperator";
 
 export const during = defineOperator({
@@ -7,8 +6,4 @@ export const during = defineOperator({
   takes: "period",
   fits: fitsDate,
   needs: "a date",
-  toSql: ({ path, field, relation }, [value]) => {
-    invariant(value.kind === "period", "a period was checked before");
-    return inside(relation.raw(path), field, stretchOf(value.period, relation.view));
-  },
 });

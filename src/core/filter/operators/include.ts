@@ -1,4 +1,4 @@
-import { fitsMany, includes } from "../match";
+import { fitsMany } from "./fits";
 import { defineOperator } from "./defineOperator";
 
 export const include = defineOperator({
@@ -6,5 +6,4 @@ export const include = defineOperator({
   takes: "value",
   fits: fitsMany,
   needs: "a list",
-  toSql: (target, values) => includes(target, values, "any"),
 });

@@ -1,4 +1,4 @@
-import { fitsMany, includes } from "../match";
+import { fitsMany } from "./fits";
 import { defineOperator } from "./defineOperator";
 
 export const includeAllOf = defineOperator({
@@ -6,5 +6,4 @@ export const includeAllOf = defineOperator({
   takes: "values",
   fits: fitsMany,
   needs: "a list",
-  toSql: (target, values) => includes(target, values, "all"),
 });

@@ -1,4 +1,4 @@
-import { fitsMany, includes } from "../match";
+import { fitsMany } from "./fits";
 import { defineOperator } from "./defineOperator";
 
 export const includeNoneOf = defineOperator({
@@ -7,5 +7,4 @@ export const includeNoneOf = defineOperator({
   fits: fitsMany,
   needs: "a list",
   negative: true,
-  toSql: (target, values) => includes(target, values, "any"),
 });

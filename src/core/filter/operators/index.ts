@@ -55,4 +55,4 @@ export const operators = {
 } as const satisfies Record<string, Operator>;
 export type OperatorId = keyof typeof operators;
 export const OPERATOR_IDS = Object.keys(operators) as [OperatorId, ...OperatorId[]];
-export type { Operator, Takes, Target } from "./defineOperator";
+export type { Operator, Takes } from "./defineOperator";

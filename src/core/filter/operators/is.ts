@@ -1,4 +1,4 @@
-import { fitsOne, isAnyOf } from "../match";
+import { fitsOne } from "./fits";
 import { defineOperator } from "./defineOperator";
 
 export const is = defineOperator({
@@ -6,5 +6,4 @@ export const is = defineOperator({
   takes: "value",
   fits: fitsOne,
   needs: "a field with one value",
-  toSql: (target, values) => isAnyOf(target, values),
 });

@@ -1,4 +1,4 @@
-import { fitsOne, isAnyOf as matches } from "../match";
+import { fitsOne } from "./fits";
 import { defineOperator } from "./defineOperator";
 
 export const isAnyOf = defineOperator({
@@ -6,5 +6,4 @@ export const isAnyOf = defineOperator({
   takes: "values",
   fits: fitsOne,
   needs: "a field with one value",
-  toSql: (target, values) => matches(target, values),
 });

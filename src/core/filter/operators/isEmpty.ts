@@ -1,4 +1,3 @@
-import { sql } from "../../sql";
 import { defineOperator } from "./defineOperator";
 
 export const isEmpty = defineOperator({
@@ -6,8 +5,4 @@ export const isEmpty = defineOperator({
   takes: "nothing",
   fits: () => true,
   needs: "a field",
-  toSql: ({ path, field, relation }) =>
-    field.many
-      ? sql`cardinality(${relation.value(path)}) = 0`
-      : sql`${relation.value(path)} IS NULL`,
 });

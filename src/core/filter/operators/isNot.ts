@@ -1,4 +1,4 @@
-import { fitsOne, isAnyOf } from "../match";
+import { fitsOne } from "./fits";
 import { defineOperator } from "./defineOperator";
 
 export const isNot = defineOperator({
@@ -7,5 +7,4 @@ export const isNot = defineOperator({
   fits: fitsOne,
   needs: "a field with one value",
   negative: true,
-  toSql: (target, values) => isAnyOf(target, values),
 });

@@ -1,4 +1,4 @@
-import { datesOf, fitsDate, inside } from "../match";
+import { fitsDate } from "./fits";
 import { defineOperator } from "./defineOperator";
 
 export const on = defineOperator({
@@ -6,6 +6,4 @@ export const on = defineOperator({
   takes: "day",
   fits: fitsDate,
   needs: "a date",
-  toSql: ({ path, field, relation }, [value]) =>
-    inside(relation.raw(path), field, datesOf(value, relation.view)),
 });

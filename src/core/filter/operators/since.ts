@@ -1,4 +1,4 @@
-import { datesOf, fitsDate, since as sinceDates } from "../match";
+import { fitsDate } from "./fits";
 import { defineOperator } from "./defineOperator";
 
 export const since = defineOperator({
@@ -6,6 +6,4 @@ export const since = defineOperator({
   takes: "day",
   fits: fitsDate,
   needs: "a date",
-  toSql: ({ path, field, relation }, [value]) =>
-    sinceDates(relation.raw(path), field, datesOf(value, relation.view)),
 });

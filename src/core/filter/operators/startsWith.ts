@@ -1,4 +1,4 @@
-import { fitsText, textLike } from "../match";
+import { fitsText } from "./fits";
 import { defineOperator } from "./defineOperator";
 
 export const startsWith = defineOperator({
@@ -6,5 +6,4 @@ export const startsWith = defineOperator({
   takes: "text",
   fits: fitsText,
   needs: "a text",
-  toSql: (target, [value]) => textLike(target, value, (text) => `${text}%`),
 });

@@ -1,5 +1,4 @@
-import { sql } from "../../sql";
-import { compares, fitsNumber } from "../match";
+import { fitsNumber } from "./fits";
 import { defineOperator } from "./defineOperator";
 
 export const under = defineOperator({
@@ -7,5 +6,4 @@ export const under = defineOperator({
   takes: "number",
   fits: fitsNumber,
   needs: "a number, money or a duration",
-  toSql: (target, values) => compares(target, values, (value, bound) => sql`${value} < ${bound}`),
 });

@@ -1,4 +1,4 @@
-import { datesOf, fitsDate, until as untilDates } from "../match";
+import { fitsDate } from "./fits";
 import { defineOperator } from "./defineOperator";
 
 export const until = defineOperator({
@@ -6,6 +6,4 @@ export const until = defineOperator({
   takes: "day",
   fits: fitsDate,
   needs: "a date",
-  toSql: ({ path, field, relation }, [value]) =>
-    untilDates(relation.raw(path), field, datesOf(value, relation.view)),
 });

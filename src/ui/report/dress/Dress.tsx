@@ -1,14 +1,10 @@
 "use client";
+import type { CountReport, Report } from "@/core/kinds";
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { useState, type ReactNode } from "react";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
-import {
-  PLAIN_DRESS,
-  type CountReport,
-  type Dress as DressOptions,
-  type Report,
-} from "@/core/definition";
+import { PLAIN_DRESS, type Dress as DressOptions } from "@/core/definition";
 import type { Figure } from "@/core/figure";
 import { fieldText } from "@/core/sentence";
 import { Button, Field } from "../../kit";

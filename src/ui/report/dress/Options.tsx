@@ -1,7 +1,8 @@
 "use client";
+import type { Report } from "@/core/kinds";
 import { X } from "lucide-react";
 import { useState } from "react";
-import type { Dress, Report } from "@/core/definition";
+import type { Dress } from "@/core/definition";
 import { Button, Checkbox, Choice, Field } from "../../kit";
 import type { DressProps } from "./Colours";
 import { ColorChoice } from "./Colours";

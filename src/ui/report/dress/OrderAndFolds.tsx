@@ -1,8 +1,9 @@
 "use client";
+import type { CountReport } from "@/core/kinds";
 import { ArrowDown, ArrowUp, Eye, EyeOff, GripVertical } from "lucide-react";
 import { useState } from "react";
 import { lastOf, typeOf, type AskContext } from "@/core/catalog";
-import type { CountReport, Dress, Group } from "@/core/definition";
+import type { Dress, Group } from "@/core/definition";
 import { keyOfPath, type Figure, type FigureRow } from "@/core/figure";
 import type { Value } from "@/core/filter";
 import { Button, Checkbox, Choice, Field, tell } from "../../kit";

@@ -1,5 +1,6 @@
 "use client";
-import type { Report } from "@/core/definition";
+import type { Report } from "@/core/kinds";
+
 import { nameKey } from "@/core/figure";
 import { Field } from "../../kit";
 import type { DressProps } from "./Colours";

@@ -1,12 +1,13 @@
 "use client";
+import { type Report, type Shown } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
-import { PLAIN_DRESS, type Report } from "@/core/definition";
+import { PLAIN_DRESS } from "@/core/definition";
 import { valueWords } from "@/core/figure";
 import type { Value } from "@/core/filter";
-import type { ReportName, ShownFigure } from "@/contract/room";
+import type { ReportName } from "@/contract/room";
 import { ask, Button, Checkbox, Choice } from "../../kit";
 import { Findings } from "./Findings";
 import {
@@ -281,7 +282,7 @@ function useDirection(report: Trend | null): -1 | 0 | 1 | null {
   const { data } = useQuery({
     queryKey: ["direction", bare],
     queryFn: ({ signal }) =>
-      ask<ShownFigure>("/api/room/figure", { definition: bare, dress: PLAIN_DRESS }, signal),
+      ask<Shown>("/api/room/figure", { definition: bare, dress: PLAIN_DRESS }, signal),
     enabled: bare !== null,
     staleTime: 300_000,
     retry: false,

@@ -100,7 +100,7 @@ export function Findings({
         <ul style={{ display: "grid", gap: 14 }}>
           {data.map((finding) => (
             <li key={finding.id} style={{ borderTop: "1px solid var(--line)", paddingTop: 8 }}>
-              {/* eslint-disable-next-line @next/next/no-img-element -- a picture of its own, from no address */}
+              {}
               {finding.picture && (
                 <img
                   src={finding.picture}

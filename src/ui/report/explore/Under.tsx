@@ -1,14 +1,15 @@
 "use client";
+import { type Report, printReport, type Shown } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { X } from "lucide-react";
 import Link from "next/link";
 import { useCallback, useEffect, useState } from "react";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
-import { PLAIN_DRESS, type Dress, type Report } from "@/core/definition";
+import { PLAIN_DRESS, type Dress } from "@/core/definition";
 import type { Mark } from "@/core/figure";
-import { printReport } from "@/core/sentence";
-import type { ReportName, ShownFigure } from "@/contract/room";
+
+import type { ReportName } from "@/contract/room";
 import { useCursor, type Drawable } from "../../charts";
 import { ask, Button, Choice, Waiting } from "../../kit";
 import { partOf } from "../Drawer";
@@ -190,8 +191,7 @@ function LaidTrend({
   const [opened, setOpened] = useState<Mark | null>(null);
   const { data, error } = useQuery({
     queryKey: ["figure", report, dress],
-    queryFn: ({ signal }) =>
-      ask<ShownFigure>("/api/room/figure", { definition: report, dress }, signal),
+    queryFn: ({ signal }) => ask<Shown>("/api/room/figure", { definition: report, dress }, signal),
   });
   const shown = data && data.kind !== "list" ? data : null;
   const says = printReport(report, context.catalog);

@@ -1,6 +1,11 @@
-import type { LevelAnswer } from "@/core/answer";
-import type { LevelReport } from "@/core/definition";
-import { checkReport, parseSentence, printReport } from "@/core/sentence";
+import {
+  type LevelAnswer,
+  type LevelReport,
+  checkReport,
+  parseSentence,
+  printReport,
+} from "@/core/kinds";
+
 import { sampleContext } from "../../../../tests/support/sample";
 import {
   bridgeOver,

@@ -1,6 +1,13 @@
-import type { CrossingsAnswer, LevelAnswer } from "@/core/answer";
+import type {
+  CrossingsAnswer,
+  LevelAnswer,
+  BridgeReport,
+  CrossingsReport,
+  LevelReport,
+} from "@/core/kinds";
+
 import { Exact } from "@/core/base";
-import type { BridgeReport, CrossingsReport, LevelReport } from "@/core/definition";
+
 import { allOfParts, topParts, type Value } from "@/core/filter";
 import { addDays, numberOfDay, type BucketGrain, type Period } from "@/core/time";
 

@@ -1,9 +1,10 @@
 "use client";
+import type { Report } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { ArrowDown, ArrowUp, X } from "lucide-react";
 import { useState } from "react";
 import { isDate, isNumeric, lastOf, type AskContext } from "@/core/catalog";
-import type { Group, Report } from "@/core/definition";
+import type { Group } from "@/core/definition";
 import type { Value } from "@/core/filter";
 import { conditionText, parseConditionText, valueText } from "@/core/sentence";
 import { GRAINS, type Grain } from "@/core/time";

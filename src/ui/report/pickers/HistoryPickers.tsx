@@ -1,7 +1,6 @@
 "use client";
 import {
   BESIDES,
-  WORK_UNITS,
   type Beside,
   type BridgeReport,
   type BurndownReport,
@@ -9,8 +8,8 @@ import {
   type LevelReport,
   type Report,
   type VelocityReport,
-  type WorkUnit,
-} from "@/core/definition";
+} from "@/core/kinds";
+import { WORK_UNITS, type WorkUnit } from "@/core/definition";
 import { BUCKET_GRAINS, COMPARISONS, type BucketGrain } from "@/core/time";
 import { Button, Field } from "../../kit";
 import { Choose, type Option } from "./Choose";
@@ -183,13 +182,11 @@ export function BurnsPicker({
         label: sprint.label,
         group: "Sprints",
       })),
-    ...names
-      .list("release")
-      .map((release) => ({
-        value: { kind: "release" as const, release: release.id },
-        label: release.label,
-        group: "Releases",
-      })),
+    ...names.list("release").map((release) => ({
+      value: { kind: "release" as const, release: release.id },
+      label: release.label,
+      group: "Releases",
+    })),
   ];
   return (
     <>

@@ -1,12 +1,7 @@
 "use client";
+import type { CountReport, CrossingsReport, LevelReport, ListReport, Report } from "@/core/kinds";
 import { typeOf } from "@/core/catalog";
-import type {
-  CountReport,
-  CrossingsReport,
-  LevelReport,
-  ListReport,
-  Report,
-} from "@/core/definition";
+
 import { fieldText } from "@/core/sentence";
 import {
   parsePeriod,

@@ -1,12 +1,11 @@
 "use client";
+import type { CountReport, Report } from "@/core/kinds";
 import { useState } from "react";
 import { UNITS, type AskContext, type Unit } from "@/core/catalog";
 import {
   findPlainMeasure,
-  type CountReport,
   type Measure,
   type PlainMeasure,
-  type Report,
   type SimpleMeasure,
 } from "@/core/definition";
 import { MEASURE_IDS, measures } from "@/core/measure";

@@ -1,5 +1,6 @@
 "use client";
-import { shapeInput, type Report } from "@/core/definition";
+import { shapeInput, type Report } from "@/core/kinds";
+
 import { SHAPE_IDS, shapes, whyNot, type ShapeId } from "@/core/shapes";
 import { Button } from "../../kit";
 import { Choose } from "./Choose";

@@ -1,7 +1,7 @@
 "use client";
+import { type Report, checkReport } from "@/core/kinds";
 import type { Subject } from "@/core/catalog";
-import type { Report } from "@/core/definition";
-import { checkReport } from "@/core/sentence";
+
 import { tell } from "../../kit";
 import { Choose } from "./Choose";
 import type { PickerProps } from "./context";

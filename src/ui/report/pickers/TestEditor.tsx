@@ -1,4 +1,5 @@
 "use client";
+import type { Report } from "@/core/kinds";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import {
@@ -11,7 +12,7 @@ import {
   type SubjectId,
   type Unit,
 } from "@/core/catalog";
-import type { Report } from "@/core/definition";
+
 import {
   OPERATOR_IDS,
   operators,

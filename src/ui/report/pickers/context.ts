@@ -1,5 +1,5 @@
+import type { Report } from "@/core/kinds";
 import type { AskContext } from "@/core/catalog";
-import type { Report } from "@/core/definition";
 
 /** What every picker works on. */
 export interface PickerProps {

@@ -15,14 +15,12 @@ export function fieldOptions(
   fits: (field: Field) => boolean,
 ): Option<readonly string[]>[] {
   const own = catalog.fieldsOf(subject);
-  const direct = own
-    .filter(fits)
-    .map((field) => ({
-      value: [field.id],
-      label: field.words,
-      about: aboutOf(field),
-      group: "Fields",
-    }));
+  const direct = own.filter(fits).map((field) => ({
+    value: [field.id],
+    label: field.words,
+    about: aboutOf(field),
+    group: "Fields",
+  }));
   const reached = own
     .filter((field) => field.reaches && field.reaches !== "item" && !field.many)
     .flatMap((owner) =>

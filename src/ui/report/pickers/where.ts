@@ -1,4 +1,5 @@
-import type { Report } from "@/core/definition";
+import type { Report } from "@/core/kinds";
+
 import type { Condition } from "@/core/filter";
 
 /** The report with other conditions, or without any. */

@@ -1,0 +1,9 @@
+import type { Field } from "../catalog";
+import type { Value } from "./value";
+
+/** Whether a test of a status or stage asks only whether the item is open: states know that of themselves. */
+export const isOpenness = (field: Field, values: readonly Value[]): boolean =>
+  (field.id === "status" || field.id === "stage") &&
+  values.length === 1 &&
+  values[0].kind === "stage" &&
+  values[0].stage === "open";

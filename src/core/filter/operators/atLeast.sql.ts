@@ -1,0 +1,6 @@
+import { sql } from "../../sql";
+import { compares } from "../match";
+import type { OperatorSql } from "./defineOperator";
+
+export const atLeast: OperatorSql = (target, values) =>
+  compares(target, values, (value, bound) => sql`${value} >= ${bound}`);

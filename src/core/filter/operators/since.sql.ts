@@ -1,0 +1,5 @@
+import { datesOf, since as sinceDates } from "../match";
+import type { OperatorSql } from "./defineOperator";
+
+export const since: OperatorSql = ({ path, field, relation }, [value]) =>
+  sinceDates(relation.raw(path), field, datesOf(value, relation.view));

@@ -1,0 +1,5 @@
+import { textLike } from "../match";
+import type { OperatorSql } from "./defineOperator";
+
+export const startsWith: OperatorSql = (target, [value]) =>
+  textLike(target, value, (text) => `${text}%`);

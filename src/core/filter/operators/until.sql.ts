@@ -1,0 +1,5 @@
+import { datesOf, until as untilDates } from "../match";
+import type { OperatorSql } from "./defineOperator";
+
+export const until: OperatorSql = ({ path, field, relation }, [value]) =>
+  untilDates(relation.raw(path), field, datesOf(value, relation.view));

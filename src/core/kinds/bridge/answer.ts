@@ -1,0 +1,55 @@
+import { inUnit, simpleHead, type MeasureHead } from "../../answer";
+import type { Instant } from "../../time";
+import type { BridgeParts } from "./planBridge";
+
+export interface BridgeAnswer {
+  readonly kind: "bridge";
+  readonly measure: MeasureHead;
+  readonly from: Instant;
+  readonly to: Instant;
+  readonly levelFrom: string;
+  readonly levelTo: string;
+  /** The first instant with any history. */
+  readonly begins: Instant | null;
+  readonly parts: readonly {
+    readonly cause: string;
+    readonly fields: readonly string[];
+    readonly amount: string;
+    readonly count: number;
+    readonly keys: readonly string[];
+  }[];
+  readonly asOf: Instant;
+}
+
+const COUNT = { measure: "count" } as const;
+
+export function bridgeAnswer({
+  report,
+  view,
+  from,
+  to,
+  levelFrom,
+  levelTo,
+  since,
+  parts,
+}: BridgeParts): BridgeAnswer {
+  const head = simpleHead(report.measure ?? COUNT, report, view);
+  const told = (value: string) => inUnit(value, head, view);
+  return {
+    kind: "bridge",
+    measure: head,
+    from,
+    to,
+    levelFrom: told(levelFrom),
+    levelTo: told(levelTo),
+    begins: since,
+    parts: parts.map((part) => ({
+      cause: part.cause,
+      fields: part.fields,
+      amount: told(part.amount),
+      count: part.count,
+      keys: part.items.flatMap(({ key }) => key ?? []),
+    })),
+    asOf: view.now,
+  };
+}

@@ -1,0 +1,62 @@
+import {
+  measuredPieces,
+  parseEnds,
+  parseMeasuredItems,
+  parseMoment,
+  said,
+  shapeClause,
+  stoodClause,
+  whereClause,
+  type Clause,
+} from "../../sentence";
+import { isFlowMeasure } from "../crossings/crossings";
+import { conflict, defineKind, pastShapeInput, type Conflict } from "../defineKind";
+import { isBackwards } from "../ends";
+import { basePlaces, measurePlace } from "../places";
+import { BridgeSchema, type BridgeReport } from "./definition";
+
+const fromClause: Clause<BridgeReport> = {
+  name: "from",
+  words: ["from"],
+  read: (cursor, _context, report) => {
+    Object.assign(report, parseEnds(cursor, parseMoment));
+  },
+  print: ({ from, to }) => said("from", `${from} to ${to}`, "ends"),
+};
+
+function conflicts(report: BridgeReport): Conflict[] {
+  const found: Conflict[] = [];
+  if (!isFlowMeasure(report))
+    found.push(conflict("from", "flowMeasure", "only counts and sums have a bridge"));
+  if (isBackwards(report.from, report.to))
+    found.push(
+      conflict(
+        "from",
+        "backwards",
+        `${report.to} is before ${report.from}`,
+        "write the earlier one first",
+      ),
+    );
+  return found;
+}
+
+export const bridge = defineKind<BridgeReport>({
+  schema: BridgeSchema,
+  words: "bridge",
+  tells: "why a level moved",
+  isPast: true,
+  opens: ["bridge of"],
+  begin: (cursor, context) => ({
+    kind: "bridge",
+    ...parseMeasuredItems(cursor, context),
+    from: "",
+    to: "",
+  }),
+  opening: (report, catalog) => [{ text: "bridge of" }, ...measuredPieces(report, catalog)],
+  clauses: () => [whereClause, fromClause, stoodClause, shapeClause],
+  needed: () => ["from"],
+  conflicts,
+  places: (report) => [...basePlaces(report), ...measurePlace(report)],
+  shapeInput: () => pastShapeInput("bridge"),
+  axis: () => null,
+});

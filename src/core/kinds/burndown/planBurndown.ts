@@ -1,0 +1,177 @@
+import type { Plan, Rows } from "../../plan";
+import { Relation, type Viewpoint } from "../../relation";
+import type { BurndownReport } from "./definition";
+import { conditionSql } from "../../filter/sql";
+import { subjectTests } from "../../plan";
+import { bind, compile, joined, sql, type Fragment, type Statement } from "../../sql";
+import type { WorkUnit } from "../../definition";
+import { burndownOf, type Burndown, type BurndownSpan, type WorkSpan } from "../../history";
+
+import { endOfDay, startOfDay, type Instant } from "../../time";
+
+/** What burns down, by name, and how it went; null for what has not begun or has no dates. */
+export interface BurndownParts {
+  readonly report: BurndownReport;
+  readonly view: Viewpoint;
+  readonly unit: WorkUnit;
+  readonly name: string;
+  readonly sprint: number | null;
+  readonly span: BurndownSpan | null;
+  readonly burndown: Burndown | null;
+}
+
+/** What a state weighs in each unit. */
+export const AMOUNTS: Readonly<Record<WorkUnit, Fragment>> = {
+  count: sql`1`,
+  points: sql`s.points`,
+  "remaining estimate": sql`s.remaining_minutes`,
+};
+const micros = (at: Fragment): Fragment =>
+  sql`CASE WHEN ${at} = 'infinity' THEN NULL ELSE (extract(epoch FROM ${at}) * 1000000)::bigint END`;
+
+export interface Scope {
+  readonly span: BurndownSpan | null;
+  readonly name: string;
+  readonly sprint: number | null;
+  /** Of a state, as a row of a relation over spans: whether it is in the scope. */
+  readonly isIn: (relation: Relation) => Fragment;
+  /** Items that can have been in it. */
+  readonly items: Fragment;
+  readonly finishedFirst?: boolean;
+}
+
+/** Every state of every item that was ever in the scope and that the viewer may see. */
+export function spansSql(scope: Scope, unit: WorkUnit, view: Viewpoint): Statement {
+  const relation = new Relation("items", view, "spans");
+  const isIn = scope.isIn(relation);
+  const key = relation.value([
+    { id: "key", words: "key", type: "text", source: { kind: "column", column: "key" } },
+  ]);
+  return compile(
+    sql`SELECT s.item_id, ${key}, ${micros(sql`s.valid_from`)}, ${micros(sql`s.valid_to`)}, ${isIn}, s.is_open, (${AMOUNTS[unit]})::text FROM ${relation.from()} WHERE ${relation.id} IN (${scope.items}) AND ${relation.guard()} ORDER BY s.item_id, s.valid_from`,
+  );
+}
+
+export const readSpans = (rows: Rows, now: Instant): WorkSpan[] =>
+  rows.map(([item, key, from, to, isIn, isOpen, amount]) => ({
+    item: Number(item),
+    key: key!,
+    from: Number(from),
+    to: to === null || Number(to) > now ? null : Number(to),
+    isIn: isIn === "t",
+    isOpen: isOpen === "t",
+    amount,
+  }));
+
+export const sprintScope = (id: number, view: Viewpoint): Scope => {
+  const sprint = view.catalog.names.find("sprint", id);
+  const isIn = () => sql`s.sprint_id IS NOT DISTINCT FROM ${bind(id, "int")}`;
+  const closed =
+    sprint?.closedAt !== undefined && sprint.closedAt <= view.now ? sprint.closedAt : null;
+  const span =
+    sprint?.startsAt !== undefined && sprint.endsAt !== undefined
+      ? { start: sprint.startsAt, end: sprint.endsAt, closed }
+      : null;
+  return {
+    span,
+    name: sprint?.label ?? "",
+    sprint: id,
+    isIn,
+    items: sql`SELECT x.item_id FROM state_spans x WHERE x.sprint_id = ${bind(id, "int")}`,
+  };
+};
+
+/** Of the sprints that are running, the viewer's team's comes first; then the one begun last. */
+export function currentSprint(view: Viewpoint): number | null {
+  const running = view.catalog.names
+    .list("sprint")
+    .filter(
+      (s) =>
+        s.startsAt !== undefined &&
+        s.startsAt <= view.now &&
+        (s.closedAt === undefined || s.closedAt > view.now),
+    );
+  const mine = running.filter((s) => s.team !== undefined && view.viewer.teams.includes(s.team));
+  return (
+    [...(mine.length ? mine : running)].sort((a, b) => b.startsAt! - a.startsAt!)[0]?.id ?? null
+  );
+}
+
+function* scopeOf(report: BurndownReport, view: Viewpoint): Plan<Scope> {
+  const { of } = report;
+  const { zone } = view.calendar;
+  if (of.kind === "sprint") return sprintScope(of.sprint, view);
+  if (of.kind === "current sprint") {
+    const id = currentSprint(view);
+    return id === null
+      ? {
+          span: null,
+          name: "no sprint is running",
+          sprint: null,
+          isIn: () => sql`FALSE`,
+          items: sql`SELECT NULL::int`,
+        }
+      : sprintScope(id, view);
+  }
+  if (of.kind === "release") {
+    const release = view.catalog.names.find("release", of.release);
+    const [rows] = yield [
+      compile(
+        sql`SELECT starts_on::text, due_on::text FROM releases WHERE id = ${bind(of.release, "int")}`,
+      ),
+    ];
+    const [from, to] = rows[0] ?? [null, null];
+    const items = sql`SELECT x.id FROM items x WHERE x.release_id = ${bind(of.release, "int")}`;
+    return {
+      span:
+        from && to
+          ? { start: startOfDay(from, zone), end: endOfDay(to, zone) - 1, closed: null }
+          : null,
+      name: release?.label ?? "",
+      sprint: null,
+      isIn: () => sql`TRUE`,
+      items,
+    };
+  }
+  return {
+    span: { start: startOfDay(of.from, zone), end: endOfDay(of.to, zone) - 1, closed: null },
+    name: "",
+    sprint: null,
+    finishedFirst: true,
+    ...filterScope(report, view),
+  };
+}
+
+/** Whether a state is in a filter is whatever its conditions say of it. */
+function filterScope(report: BurndownReport, view: Viewpoint): Pick<Scope, "isIn" | "items"> {
+  const isIn = (relation: Relation) => {
+    const tests = [
+      ...subjectTests(report, relation),
+      ...(report.where ? [conditionSql(report.where, relation)] : []),
+    ];
+    return tests.length ? sql`(${joined(tests, " AND ")}) IS TRUE` : sql`TRUE`;
+  };
+  const relation = new Relation("items", view, "spans");
+  const matches = isIn(relation);
+  return {
+    isIn,
+    items: sql`SELECT ${relation.id} FROM ${relation.from()} WHERE ${matches} AND ${relation.guard()}`,
+  };
+}
+
+/** How the work of a sprint, a release or a filter went, step by step. */
+export function* planBurndown(report: BurndownReport, view: Viewpoint): Plan<BurndownParts> {
+  const unit = report.unit ?? "points";
+  const scope = yield* scopeOf(report, view);
+  const base = { report, view, unit, name: scope.name, sprint: scope.sprint, span: scope.span };
+  if (!scope.span || scope.span.start > view.now) return { ...base, burndown: null };
+  const [rows] = yield [spansSql(scope, unit, view)];
+  return {
+    ...base,
+    burndown: burndownOf(readSpans(rows, view.now), scope.span, {
+      now: view.now,
+      calendar: view.calendar,
+      ...(scope.finishedFirst ? { finishedFirst: true } : {}),
+    }),
+  };
+}

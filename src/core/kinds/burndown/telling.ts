@@ -1,0 +1,39 @@
+import { strong, valueWords, type Said } from "../../figure";
+import { clockText, dayText, localDay, type WorkCalendar } from "../../time";
+import type { Telling } from "../past";
+import type { BurndownAnswer } from "./answer";
+
+function blank({ burndown }: BurndownAnswer): string | null {
+  const isNothing =
+    burndown &&
+    [burndown.items.open, burndown.items.finished, burndown.items.out].every(
+      (list) => list.length === 0,
+    );
+  return isNothing ? "Nothing was ever in it: there is nothing to burn down." : null;
+}
+
+const WORDS = { points: " points", count: " items", "remaining estimate": "" } as const;
+
+function says(answer: BurndownAnswer, _words: string, calendar: WorkCalendar): Said[] {
+  const { burndown, span, name } = answer;
+  const day = (at: number) => dayText(localDay(at, calendar.zone));
+  if (!span)
+    return [{ text: `${name || "This"} has no dates, so there is nothing to burn down yet.` }];
+  if (!burndown)
+    return [{ text: `${name} begins on ${day(span.start)}; until then it has no burndown.` }];
+  const unit = answer.unit === "remaining estimate" ? "minutes" : null;
+  const count = burndown.notEstimated;
+  const none = count
+    ? ` ${count} of what remains ${count === 1 ? "is" : "are"} not estimated.`
+    : "";
+  return [
+    strong(valueWords(burndown.remaining, unit) + WORDS[answer.unit]),
+    { text: ` remain of ` },
+    strong(valueWords(burndown.committed, unit)),
+    {
+      text: ` committed, as of ${day(burndown.until)}, ${clockText(burndown.until, calendar.zone)}.${none}`,
+    },
+  ];
+}
+
+export const burndownTelling: Telling<BurndownAnswer> = { figure: () => null, says, blank };

@@ -1,0 +1,254 @@
+import {
+  isNumeric,
+  lastOf,
+  SUBJECT_IDS,
+  type AskContext,
+  type Catalog,
+  type Subject,
+  type SubjectId,
+} from "../../catalog";
+import {
+  findPlainMeasure,
+  isBareCount,
+  isNamed,
+  measuredValueOf,
+  type Group,
+  type Measure,
+} from "../../definition";
+import { leavesOf } from "../../filter";
+import { measures } from "../../measure";
+import {
+  forClause,
+  groupText,
+  measureText,
+  parseGroup,
+  parseMeasure,
+  parseSubject,
+  runningClause,
+  said,
+  shapeClause,
+  splitClause,
+  stoodClause,
+  Stop,
+  subjectPiece,
+  whereClause,
+  type Clause,
+  type Cursor,
+  type Piece,
+} from "../../sentence";
+import { COMPARISONS, isBucketGrain } from "../../time";
+import { conflict, defineKind, type Conflict } from "../defineKind";
+import { basePlaces, groupPlace, withoutAt, withoutKey, type Place } from "../places";
+import { CountSchema, dateGroupOf, groupsOfCount, type CountReport } from "./definition";
+
+type Counted = Pick<CountReport, "measures" | "subject">;
+
+/**
+ * measures subject: fields of measures belong to the subject that follows them, so each kind of subject is tried;
+ * the attempt that gets furthest tells what is wrong.
+ */
+function parseCounted(cursor: Cursor, context: AskContext): Counted {
+  const start = cursor.at;
+  let best: { at: number; stop: Stop } | undefined;
+  for (const id of SUBJECT_IDS) {
+    cursor.at = start;
+    try {
+      const counted = parseMeasuresOf(cursor, context, id);
+      if (counted.subject.id === id || counted.measures.every(isBareCount)) return counted;
+    } catch (stop) {
+      if (!(stop instanceof Stop)) throw stop;
+      if (!best || cursor.at > best.at) best = { at: cursor.at, stop };
+    }
+  }
+  if (best) throw best.stop;
+  return cursor.unexpected();
+}
+
+function parseMeasuresOf(cursor: Cursor, context: AskContext, id: SubjectId): Counted {
+  const list = [parseMeasure(cursor, context, id)];
+  while (cursor.sign(",") || cursor.phrase("and", "keyword")) {
+    if (cursor.phrase("of", "keyword"))
+      return { measures: list, subject: parseSubject(cursor, context) };
+    if (list.length === 6)
+      cursor.stop({ code: "sentence.measures", message: "a report has at most six measures" });
+    list.push(parseMeasure(cursor, context, id));
+  }
+  if (!cursor.phrase("of", "keyword") && !list.every(isBareCount)) cursor.unexpected();
+  return { measures: list, subject: parseSubject(cursor, context) };
+}
+
+/** Measures with conditions of their own are parted by commas, so that no `and` is read twice. */
+function measurePieces(list: readonly Measure[], subject: Subject, catalog: Catalog): Piece[] {
+  const hasCommas = list.some(
+    (measure) => !isNamed(measure) && (measure.where || measure.per?.where),
+  );
+  const pieces = list.flatMap((measure, index): Piece[] => [
+    ...(index === 0 ? [] : [{ text: index === list.length - 1 && !hasCommas ? "and" : "," }]),
+    { text: measureText(measure, catalog, subject.id), part: { area: "measure", index } },
+  ]);
+  if (list.every(isBareCount)) return pieces;
+  return [...pieces, ...(hasCommas && list.length > 1 ? [{ text: "," }] : []), { text: "of" }];
+}
+
+const byClause: Clause<CountReport> = {
+  name: "by",
+  words: ["by", "grouped by"],
+  read: (cursor, context, report) => {
+    report.by = parseGroups(cursor, context, report.subject.id);
+  },
+  print: ({ by, subject }, catalog) =>
+    by.flatMap((group, index): Piece[] => [
+      { text: index === 0 ? "by" : "then" },
+      { text: groupText(group, catalog, subject.id), part: { area: "by", index } },
+    ]),
+};
+
+function parseGroups(cursor: Cursor, context: AskContext, subject: SubjectId): Group[] {
+  const groups = [parseGroup(cursor, context, subject)];
+  while (cursor.phrase("then", "keyword")) {
+    if (groups.length === 3)
+      cursor.stop({
+        code: "sentence.tiers",
+        message: "a report has at most three groups, one within another",
+      });
+    groups.push(parseGroup(cursor, context, subject));
+  }
+  return groups;
+}
+
+const comparedClause: Clause<CountReport> = {
+  name: "compared with",
+  words: ["compared with"],
+  read: (cursor, _context, report) => {
+    report.compared =
+      COMPARISONS.find((how) => cursor.phrase(how, "keyword")) ?? cursor.unexpected();
+  },
+  print: ({ compared }) => (compared ? said("compared with", compared, "compared") : []),
+};
+
+function conflicts(report: CountReport, context: AskContext): Conflict[] {
+  const found: Conflict[] = [];
+  const dated = dateGroupOf(report, context);
+  if (report.period && !dated)
+    found.push(
+      conflict(
+        "for",
+        "whichDate",
+        "for limits the date of a date group, and there is none",
+        "say which date: created during last 30 days",
+      ),
+    );
+  if (report.runningTotal && !(report.period && dated))
+    found.push(
+      conflict(
+        "running total",
+        "runningTotal",
+        "a running total needs one group of a date and a period",
+        "such as by week of created for last 12 weeks",
+      ),
+    );
+  if (report.compared && !hasStretch(report))
+    found.push(
+      conflict(
+        "compared with",
+        "compared",
+        "there is no period to compare",
+        "say one, such as created during this month so far",
+      ),
+    );
+  return found;
+}
+
+/** Whether something in the report lies in a period that could be another. */
+function hasStretch({ period, where, measures: list }: CountReport): boolean {
+  const wheres = [
+    where,
+    ...list.flatMap((measure) => (isNamed(measure) ? [] : [measure.where, measure.per?.where])),
+  ];
+  const isStretch = wheres.flatMap(leavesOf).some((leaf) => {
+    if (leaf.kind === "test") return leaf.operator === "during";
+    return leaf.kind === "filter" || (leaf.kind === "became" && leaf.during !== undefined);
+  });
+  return period !== undefined || list.some(isNamed) || isStretch;
+}
+
+function places(report: CountReport): Place[] {
+  const plain = withoutKey(report, "shape");
+  return [
+    ...basePlaces(report),
+    ...report.measures.map((measure, i) => ({
+      kind: "measure" as const,
+      path: `measure ${i + 1}`,
+      clause: "",
+      measure,
+      without: {
+        ...plain,
+        measures:
+          report.measures.length > 1
+            ? withoutAt(report.measures, i)
+            : [{ measure: "count" as const }],
+      },
+    })),
+    ...report.by.map((group, i) => ({
+      kind: "group" as const,
+      path: `by ${i + 1}`,
+      clause: "by",
+      group,
+      without: { ...plain, by: withoutAt(report.by, i) },
+    })),
+    ...groupPlace(plain, "split", "split by"),
+  ];
+}
+
+function isOneAmount({ measures: list, subject }: CountReport, catalog: Catalog): boolean {
+  const field = measuredValueOf(list, catalog)?.field;
+  const path = field && catalog.findPath(subject.id, field);
+  return path !== undefined && isNumeric(lastOf(path));
+}
+
+export const count = defineKind<CountReport>({
+  schema: CountSchema,
+  words: "count",
+  tells: "how many, or how much",
+  isPast: false,
+  opens: [],
+  begin: (cursor, context) => ({ kind: "count", ...parseCounted(cursor, context), by: [] }),
+  opening: ({ measures: list, subject }, catalog) => [
+    ...measurePieces(list, subject, catalog),
+    subjectPiece(subject, catalog),
+  ],
+  clauses: () => [
+    whereClause,
+    byClause,
+    splitClause,
+    forClause,
+    comparedClause,
+    runningClause,
+    stoodClause,
+    shapeClause,
+  ],
+  needed: () => [],
+  conflicts,
+  places,
+  shapeInput: (report, catalog) => {
+    const plain = report.measures.map((measure) => findPlainMeasure(measure, catalog));
+    const [first] = report.by;
+    return {
+      kind: "count",
+      groups: report.by.length,
+      split: report.split !== undefined,
+      measures: report.measures.length,
+      beside: false,
+      additive: plain.every(
+        (measure) => measure && !measure.per && measures[measure.measure].additive,
+      ),
+      oneValue: isOneAmount(report, catalog),
+      isTime: report.by.length === 1 && first.grain !== undefined && isBucketGrain(first.grain),
+      hasDays: groupsOfCount(report).some((group) => group.grain === "day"),
+    };
+  },
+  axis: (report, context) => {
+    const grain = report.period && dateGroupOf(report, context)?.grain;
+    return report.period && grain && isBucketGrain(grain) ? { grain, period: report.period } : null;
+  },
+});

@@ -1,0 +1,73 @@
+import type { ZodType } from "zod";
+import type { Problem } from "../base";
+import type { AskContext, Catalog } from "../catalog";
+import type { ReportBase } from "../definition";
+import type { Clause, Cursor, Piece } from "../sentence";
+import type { ShapeInput } from "../shapes";
+import type { BucketGrain, Period } from "../time";
+import type { Place } from "./places";
+
+/** A problem of a whole report, with the name of the clause where it shows. */
+export interface Conflict {
+  readonly clause: string;
+  readonly problem: Problem;
+}
+
+/** What can be said and checked of one kind of report. What the database is asked stands in its `Planned` half. */
+export interface Kind<R extends ReportBase> {
+  readonly schema: ZodType<R>;
+  /** As in "level instead", and what such a report tells. */
+  readonly words: string;
+  readonly tells: string;
+  /** It asks of the past of items, by their states and moves. */
+  readonly isPast: boolean;
+  /** The words that a sentence of this kind begins with; none for the kind that begins with its measures. */
+  readonly opens: readonly string[];
+  /** Reads everything before the clauses. */
+  begin(cursor: Cursor, context: AskContext, said: string): R;
+  /** Prints the same. */
+  opening(report: R, catalog: Catalog): readonly Piece[];
+  /** In the order in which they are printed. */
+  clauses(report: R): readonly Clause<R>[];
+  /** Names of the clauses that must be there. */
+  needed(report: R): readonly string[];
+  /** What its clauses ask of one another. */
+  conflicts(report: R, context: AskContext): readonly Conflict[];
+  places(report: R): readonly Place[];
+  /** What the shapes ask about it. */
+  shapeInput(report: R, catalog: Catalog): ShapeInput;
+  /** The time axis that it is drawn on, where it has one. */
+  axis(
+    report: R,
+    context: Pick<AskContext, "catalog">,
+  ): { readonly grain: BucketGrain; readonly period: Period } | null;
+}
+
+export const defineKind = <R extends ReportBase>(kind: Kind<R>): Kind<R> => kind;
+
+export const conflict = (
+  clause: string,
+  code: string,
+  message: string,
+  hint?: string,
+): Conflict => ({
+  clause,
+  problem: { code: `sentence.${code}`, message, ...(hint ? { hint } : {}) },
+});
+
+/** What shapes ask about a report of the past, whose rows are stretches of time or steps. */
+export const pastShapeInput = (
+  kind: ShapeInput["kind"],
+  more: Partial<ShapeInput> = {},
+): ShapeInput => ({
+  kind,
+  groups: 0,
+  split: false,
+  measures: 1,
+  beside: false,
+  additive: false,
+  oneValue: false,
+  isTime: true,
+  hasDays: false,
+  ...more,
+});

@@ -1,0 +1,68 @@
+// What can be said, checked and drawn of reports: all of it may go to a browser. What the database is asked: ./planned.
+export {
+  groupsOf,
+  isHistory,
+  kindOf,
+  kinds,
+  REPORT_KINDS,
+  ReportSchema,
+  type HistoryReport,
+  type Report,
+  type ReportKind,
+  type ReportOf,
+} from "./registry";
+export { dateGroupOf, groupsOfCount, CountSchema, type CountReport } from "./count/definition";
+export { asDrawn, MOST_DRAWN } from "./count/asDrawn";
+export { ListSchema, type ListReport } from "./list/definition";
+export { LevelSchema, type LevelReport } from "./level/definition";
+export {
+  BESIDES,
+  CrossingsSchema,
+  type Beside,
+  type CrossingsReport,
+} from "./crossings/definition";
+export { BridgeSchema, type BridgeReport } from "./bridge/definition";
+export { BurndownSchema, type BurndownReport } from "./burndown/definition";
+export { VelocitySchema, type VelocityReport } from "./velocity/definition";
+export { parseSentence } from "./parseSentence";
+export { completeSentence, type Completion, type Completions } from "./completeSentence";
+export { printReport, sentencePieces } from "./printReport";
+export { checkCondition, checkMeasure, checkReport } from "./checkReport";
+export { conflictsIn, shapeInput } from "./conflicts";
+export { dressDifferences, reportDifferences, type Difference } from "./differences";
+export { brokenParts, type BrokenPart } from "./brokenParts";
+export { unknownThen } from "./unknownThen";
+export { usesSavedFilter, visitReport, type Visitor } from "./visit";
+export type { Place } from "./places";
+export type { Answer, HistoryAnswer } from "./answers";
+export type { AnswerRow, CountAnswer } from "./count/countAnswer";
+export { percentagesOf, type PercentBase, type Percentages } from "./count/percentages";
+export {
+  pivotOf,
+  type Pivot,
+  type PivotCell,
+  type PivotColumn,
+  type PivotRow,
+  type PivotTable,
+} from "./count/pivot";
+export type { LevelAnswer } from "./level/answer";
+export type { CrossingsAnswer } from "./crossings/answer";
+export type { BridgeAnswer } from "./bridge/answer";
+export type { BurndownAnswer } from "./burndown/answer";
+export type { VelocityAnswer } from "./velocity/answer";
+export type { ShownForecast } from "./burndown/planForecast";
+export { bridgeParts } from "./bridge/parts";
+export { burndownParts } from "./burndown/parts";
+export { crossingParts, wayParts } from "./crossings/parts";
+export { levelParts } from "./level/parts";
+export { velocityParts } from "./velocity/parts";
+export type {
+  Shown,
+  ShownCount,
+  ShownDots,
+  ShownHistory,
+  ShownList,
+  ShownPace,
+  ShownRecord,
+  ShownRecords,
+} from "./shown";

@@ -1,0 +1,126 @@
+import type { AskContext } from "../../catalog";
+import type { Sort } from "../../definition";
+import {
+  fieldText,
+  groupText,
+  parseGroup,
+  parseListed,
+  parsePath,
+  parseSubject,
+  said,
+  shapeClause,
+  stoodClause,
+  subjectPiece,
+  whereClause,
+  type Clause,
+  type Cursor,
+} from "../../sentence";
+import { defineKind, pastShapeInput } from "../defineKind";
+import { basePlaces, groupPlace, withoutAt } from "../places";
+import { ListSchema, type ListReport } from "./definition";
+
+type ListClause = Clause<ListReport>;
+
+const groupedByClause: ListClause = {
+  name: "grouped by",
+  words: ["grouped by"],
+  read: (cursor, context, report) => {
+    report.by = parseGroup(cursor, context, report.subject.id);
+  },
+  print: ({ by, subject }, catalog) =>
+    by ? said("grouped by", groupText(by, catalog, subject.id), "groupedBy") : [],
+};
+
+const parseFieldIds = (cursor: Cursor, context: AskContext, { subject }: ListReport): string[] =>
+  parsePath(cursor, context.catalog, subject.id).map((field) => field.id);
+
+const showingClause: ListClause = {
+  name: "showing",
+  words: ["showing"],
+  read: (cursor, context, report) => {
+    report.showing = parseListed(cursor, () => parseFieldIds(cursor, context, report));
+  },
+  print: ({ showing, subject }, catalog) =>
+    showing.length
+      ? said(
+          "showing",
+          showing.map((ids) => fieldText(catalog, subject.id, ids)).join(", "),
+          "showing",
+        )
+      : [],
+};
+
+function parseSort(cursor: Cursor, context: AskContext, report: ListReport): Sort {
+  const field = parseFieldIds(cursor, context, report);
+  return cursor.phrase("descending", "keyword") ? { field, descending: true } : { field };
+}
+
+const sortedByClause: ListClause = {
+  name: "sorted by",
+  words: ["sorted by"],
+  read: (cursor, context, report) => {
+    report.sorts = parseListed(cursor, () => parseSort(cursor, context, report));
+  },
+  print: ({ sorts, subject }, catalog) => {
+    const words = ({ field, descending }: Sort) =>
+      fieldText(catalog, subject.id, field) + (descending ? " descending" : "");
+    return sorts.length ? said("sorted by", sorts.map(words).join(", "), "sorts") : [];
+  },
+};
+
+/** Other words for an order by creation; they are printed as `sorted by`. */
+const byAge = (words: string, sort: Sort): ListClause => ({
+  name: "sorted by",
+  words: [words],
+  isHidden: true,
+  read: (_cursor, _context, report) => {
+    report.sorts = [sort];
+  },
+});
+
+export const list = defineKind<ListReport>({
+  schema: ListSchema,
+  words: "list",
+  tells: "the records themselves",
+  isPast: false,
+  opens: ["list"],
+  begin: (cursor, context) => ({
+    kind: "list",
+    subject: parseSubject(cursor, context),
+    showing: [],
+    sorts: [],
+  }),
+  opening: ({ subject }, catalog) => [{ text: "list" }, subjectPiece(subject, catalog)],
+  clauses: () => [
+    whereClause,
+    groupedByClause,
+    showingClause,
+    sortedByClause,
+    byAge("newest first", { field: ["created"], descending: true }),
+    byAge("oldest first", { field: ["created"] }),
+    stoodClause,
+    shapeClause,
+  ],
+  needed: () => [],
+  conflicts: () => [],
+  places: (report) => [
+    ...basePlaces(report),
+    ...groupPlace(report, "by", "grouped by"),
+    ...report.showing.map((field, i) => ({
+      kind: "field" as const,
+      path: "showing",
+      clause: "showing",
+      field,
+      without: { ...report, showing: withoutAt(report.showing, i) },
+    })),
+    ...report.sorts.map(({ field }, i) => ({
+      kind: "field" as const,
+      path: "sorted by",
+      clause: "sorted by",
+      field,
+      without: { ...report, sorts: withoutAt(report.sorts, i) },
+    })),
+  ],
+  shapeInput: ({ by }) => pastShapeInput("list", { hasDays: by?.grain === "day" }),
+  axis: () => null,
+});

@@ -1,0 +1,24 @@
+import type { Answer, AnswerOf } from "./answers";
+import { bridgePlanned } from "./bridge/planned";
+import { burndownPlanned } from "./burndown/planned";
+import { countPlanned } from "./count/planned";
+import { crossingsPlanned } from "./crossings/planned";
+import type { Planned } from "./definePlanned";
+import { levelPlanned } from "./level/planned";
+import { listPlanned } from "./list/planned";
+import type { Report, ReportKind, ReportOf } from "./registry";
+import { velocityPlanned } from "./velocity/planned";
+
+/** The half of each kind of report that asks the database. */
+const plannedKinds = {
+  count: countPlanned,
+  list: listPlanned,
+  level: levelPlanned,
+  crossings: crossingsPlanned,
+  bridge: bridgePlanned,
+  burndown: burndownPlanned,
+  velocity: velocityPlanned,
+} as const satisfies { readonly [K in ReportKind]: Planned<ReportOf<K>, AnswerOf<K>> };
+
+export const plannedOf = (report: Report): Planned<Report, Answer> =>
+  plannedKinds[report.kind] as Planned<Report, Answer>;

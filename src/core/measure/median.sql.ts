@@ -1,0 +1,3 @@
+import { percentile } from "./percentile.sql";
+
+export const median = percentile(0.5);

@@ -1,0 +1,3 @@
+import { percentile } from "./percentile.sql";
+
+export const p85 = percentile(0.85);

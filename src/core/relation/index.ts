@@ -1,0 +1,2 @@
+export * from "./viewpoint";
+export * from "./relation";
