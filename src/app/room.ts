@@ -1,5 +1,4 @@
-import type { Desk } from "@/server/web";
-import { mayBuild } from "@/server/web";
+import { type Desk, mayBuild } from "@/server/web";
 import type { RoomFacts } from "@/ui/report";
 
 /** What the report room needs to read sentences by itself. */

@@ -27,6 +27,7 @@ describe("the import gate", () => {
     ["core/catalog/againstTheOrder.ts", "core-order-catalog"],
     ["core/filter/pastTheIndex.ts", "by-the-index"],
     ["ui/report/uiTakesSql.ts", "ui-no-sql"],
+    ["ui/report/uiReachesSql.ts", "ui-no-sql"],
     ["server/serverTakesTheDriver.ts", "only-data-knows-the-database"],
     ["app/appTakesData.ts", "app-imports"],
     ["server/cycleA.ts", "no-cycles"],

@@ -1,3 +1,4 @@
+import { promiseMicros } from "@/core/catalog/sql";
 import { openedRecords } from "../support/opened";
 import {
   bridgeAnswer,
@@ -15,7 +16,7 @@ import {
   type Report,
   printReport,
 } from "@/core/kinds";
-import { promiseMicros, type Viewpoint } from "@/core/relation";
+import { type Viewpoint } from "@/core/relation";
 import fc from "fast-check";
 
 import { TRACKED } from "@/core/history";

@@ -1,5 +1,4 @@
-import type { Move, TrackedField, TrackedValues } from "../history";
-import { TRACKED } from "../history";
+import { type Move, type TrackedField, type TrackedValues, TRACKED } from "../history";
 import type { Instant } from "../time";
 import { sameNumber } from "./cells";
 

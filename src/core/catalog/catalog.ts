@@ -2,7 +2,8 @@ import { nearest } from "../base";
 import type { Instant, WorkCalendar } from "../time";
 import type { Field, FieldPath } from "./field";
 import { Names, type Thing, type ThingLists } from "./names";
-import { itemFields, subjects, SUBJECT_IDS, timeInStatus, type SubjectId } from "./subjects";
+import { itemFields, subjects, SUBJECT_IDS, type SubjectId } from "./subjects";
+import { timeInStatus } from "./derived";
 import { thingFields } from "./thingFields";
 
 /** A field of the workspace's own, as fields.csv describes it. */

@@ -1,3 +1,4 @@
+import type { DerivedId } from "./derived/sql";
 import { fieldTypes, type FieldTypeId } from "./fieldTypes";
 import type { ThingType } from "./names";
 
@@ -10,24 +11,10 @@ export type Source =
   /** A value under a custom field's id in the item's `custom` document. */
   | { readonly kind: "custom"; readonly id: number }
   /** Worked out from other columns. */
-  | { readonly kind: "derived"; readonly name: Derived; readonly status?: number }
+  | { readonly kind: "derived"; readonly name: DerivedId; readonly status?: number }
   /** The key of an item that is pointed at, seen only by who may see that item. */
   | { readonly kind: "itemKey"; readonly column: string };
 
-export type Derived =
-  | "stage"
-  | "age"
-  | "age in status"
-  | "lead time"
-  | "cycle time"
-  | "time in status"
-  | "time spent"
-  | "SLA response"
-  | "SLA resolution"
-  | "response time left"
-  | "resolution time left"
-  | "old value"
-  | "new value";
 export type Unit = "minutes" | "hours" | "days";
 export const UNITS: readonly Unit[] = ["minutes", "hours", "days"];
 export const MINUTES_IN: Readonly<Record<Unit, number>> = { minutes: 1, hours: 60, days: 1440 };

@@ -1,10 +1,11 @@
+import { idsOf, keptNumber, datesOf, stretchOf } from "./meaning";
 import { Relation, type Viewpoint } from "../relation";
 import { invariant } from "../base";
 import { isDate, lastOf, typeOf, type Field, type FieldPath } from "../catalog";
 import { allOf, bind, identifier, joined, sql, type Fragment } from "../sql";
 import { endOfDay, instantText } from "../time";
 import { savedCondition, type Became, type Condition, type LinkTest, type Test } from "./condition";
-import { idsOf, inside, keptNumber, datesOf, stretchOf } from "./match";
+import { inside } from "./match";
 import { operators } from "./operators";
 import { operatorSql } from "./operators/sql";
 import type { Value } from "./value";

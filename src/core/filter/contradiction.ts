@@ -1,9 +1,10 @@
+import { datesOf, idsOf, keptNumber } from "./meaning";
 import type { Viewpoint } from "../relation";
 import { Exact } from "../base";
 import { isDate, lastOf, typeOf, type SubjectId } from "../catalog";
 
 import { topParts, type Condition, type Test } from "./condition";
-import { datesOf, idsOf, keptNumber } from "./match";
+
 import { operators } from "./operators";
 
 /** What a test lets through: the only values, the values it keeps out, or a stretch of numbers or days (ends inside). */

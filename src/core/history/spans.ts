@@ -36,7 +36,7 @@ export interface ItemLife {
 }
 
 /** What follows from the steps up to an instant. */
-export interface Derived {
+export interface StateFacts {
   readonly isOpen: boolean;
   /** When its status last changed; creation, if it never did. */
   readonly statusSince: Instant;
@@ -63,7 +63,7 @@ export interface Elapsed {
 }
 
 /** A state that an item was in, from an instant (inside) to another (outside; null: until now). */
-export interface Span extends Derived {
+export interface Span extends StateFacts {
   readonly from: Instant;
   readonly to: Instant | null;
   readonly values: TrackedValues;
@@ -136,7 +136,7 @@ function derivedAtCreation(
   values: TrackedValues,
   createdAt: Instant,
   { stageOf }: HistoryRules,
-): Derived {
+): StateFacts {
   const stage = stageOf(values.status);
   return {
     isOpen: stage === "waiting" || stage === "under way",
@@ -152,11 +152,11 @@ function derivedAtCreation(
 }
 
 function derivedAfter(
-  before: Derived & Pick<Span, "from" | "values">,
+  before: StateFacts & Pick<Span, "from" | "values">,
   next: TrackedValues,
   at: Instant,
   rules: HistoryRules,
-): Derived {
+): StateFacts {
   const old = before.values;
   const was = rules.stageOf(old.status);
   const is = rules.stageOf(next.status);

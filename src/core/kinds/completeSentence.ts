@@ -1,5 +1,5 @@
 import type { AskContext } from "../catalog";
-import type { ExpectedKind } from "../sentence/cursor";
+import type { ExpectedKind } from "../sentence";
 import { expectedAfter } from "./parseSentence";
 
 /** One line of the completion list. */

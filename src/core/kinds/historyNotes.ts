@@ -2,11 +2,9 @@ import { type ReportBase } from "../definition";
 import { type Note } from "./definePlanned";
 
 import { Relation, type Viewpoint } from "../relation";
-import { type Plan, subjectTests } from "../plan";
+import { type Plan, subjectTests, sinceStatement } from "../plan";
 import { compile, joined, sql } from "../sql";
 import { clockText, dayText, localDay, type Instant } from "../time";
-
-import { sinceStatement } from "../plan/spans";
 
 /** What the workings say of a report of history beside its conditions: since when there is any history, and what corrected it last. */
 export function* historyNotes(report: ReportBase, view: Viewpoint): Plan<Note[]> {

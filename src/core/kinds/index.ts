@@ -36,7 +36,7 @@ export { usesSavedFilter, visitReport, type Visitor } from "./visit";
 export type { Place } from "./places";
 export type { Answer, HistoryAnswer } from "./answers";
 export type { AnswerRow, CountAnswer } from "./count/countAnswer";
-export { percentagesOf, type PercentBase, type Percentages } from "./count/percentages";
+export type { PercentBase, Percentages } from "./count/percentages";
 export {
   pivotOf,
   type Pivot,

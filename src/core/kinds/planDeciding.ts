@@ -1,19 +1,19 @@
-import type { Plan, Rows } from "../plan";
-import type { Viewpoint } from "../relation";
-import type { BridgeReport } from "./bridge/definition";
-import type { CrossingsReport } from "./crossings/definition";
-import { bind, compile, joined, sql } from "../sql";
-import { TRACKED, CHANGES, type TrackedField } from "../history";
-import type { Instant } from "../time";
-
 import {
+  type Plan,
+  type Rows,
   changesOfField,
   changesOfReport,
   instant,
   matchingSpans,
   stateValue,
   type Stretch,
-} from "../plan/spans";
+} from "../plan";
+import type { Viewpoint } from "../relation";
+import type { BridgeReport } from "./bridge/definition";
+import type { CrossingsReport } from "./crossings/definition";
+import { bind, compile, joined, sql } from "../sql";
+import { TRACKED, CHANGES, type TrackedField } from "../history";
+import type { Instant } from "../time";
 
 /** The step that brought an item into a level, took it out or changed what it weighs. Values are texts as moves keep them. */
 export interface DecidingStep {

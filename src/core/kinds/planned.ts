@@ -57,3 +57,4 @@ export { crossingsAnswer } from "./crossings/answer";
 export { bridgeAnswer } from "./bridge/answer";
 export { velocityAnswer } from "./velocity/answer";
 export { lastTurn, type DecidingStep } from "./planDeciding";
+export { percentagesOf } from "./count/percentages";

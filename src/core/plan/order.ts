@@ -1,4 +1,5 @@
-import { idsOf } from "../filter/sql";
+import { idsOf } from "../filter";
+
 import type { Viewpoint } from "../relation";
 import { compareTexts } from "../base";
 import type { Field } from "../catalog";

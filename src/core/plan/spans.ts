@@ -1,5 +1,7 @@
+import { derivedSql } from "../catalog/sql";
+
 import { Relation, type Viewpoint } from "../relation";
-import { bind, compile, sql, type Fragment, type Statement } from "../sql";
+import { bind, compile, sql, type Fragment, type Statement, identifier } from "../sql";
 import { isOpenness, leavesOf, savedCondition, type Condition, type Value } from "../filter";
 import { CHANGES, isTracked } from "../history";
 import {
@@ -195,16 +197,10 @@ export function agedFrom(measure: SimpleMeasure | undefined, relation: Relation)
   const path = measure?.field && relation.view.catalog.findPath("items", measure.field);
   if (!path || path.length > 1) return null;
   const { source } = lastOf(path);
-  if (source.kind !== "derived") return null;
-  if (source.name === "age")
-    return measure?.working
-      ? sql`CASE WHEN s.is_open THEN s.w_created END`
-      : sql`CASE WHEN s.is_open THEN s.created_at END`;
-  if (source.name === "age in status")
-    return measure?.working
-      ? sql`CASE WHEN s.is_open THEN s.w_since END`
-      : sql`CASE WHEN s.is_open THEN s.status_since END`;
-  return null;
+  const runsFrom = source.kind === "derived" ? derivedSql[source.name].runsFrom : undefined;
+  if (!runsFrom) return null;
+  const column = identifier(`s.${measure?.working ? runsFrom.working : runsFrom.clock}`);
+  return sql`CASE WHEN s.is_open THEN ${column} END`;
 }
 
 /** The value that a level measures in a state. */

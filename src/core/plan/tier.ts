@@ -1,5 +1,5 @@
 import type { Relation, Viewpoint } from "../relation";
-import { conditionSql, keptNumber, valueIsAny } from "../filter/sql";
+import { conditionSql, valueIsAny } from "../filter/sql";
 import { bind, joined, sql, type Fragment } from "../sql";
 import { invariant } from "../base";
 import { isDate, lastOf, type Field, type FieldPath } from "../catalog";
@@ -13,7 +13,7 @@ import {
   type Group,
   type Key,
 } from "../definition";
-import { type Value } from "../filter";
+import { type Value, keptNumber } from "../filter";
 import { resolvePeriod, startOfUnit, type Grain } from "../time";
 
 /** A group of a report with what the catalog knows of it. */

@@ -2,15 +2,16 @@ import { invariant } from "../base";
 import {
   isTrackedField,
   lastOf,
-  STAGES,
-  type Derived,
+  SQL_TYPE,
+  typeOf,
   type Field,
   type FieldPath,
   type SubjectId,
   type ThingType,
 } from "../catalog";
-import { instantText, localDay, workClock, workingDayMinutes } from "../time";
-import { allOf, bind, EMPTY, identifier, joined, sql, type Fragment } from "../sql/fragment";
+import { derivedSql, type DerivedRow } from "../catalog/sql";
+import { instantText, localDay, workClock } from "../time";
+import { allOf, bind, EMPTY, identifier, joined, sql, type Fragment } from "../sql";
 import type { Viewpoint } from "./viewpoint";
 
 const TABLES: { readonly [T in ThingType | SubjectId]: string } = {
@@ -49,9 +50,6 @@ const PLAIN: {
   milestones: { project: "project_id" },
   weeklyWords: { project: "project_id" },
 };
-
-/** µs of a minute. */
-const MINUTE_US = sql`60000000`;
 
 /** Things that a viewer may not know of; all others are known to everyone in the workspace. */
 const HIDEABLE: readonly ThingType[] = ["project", "sprint", "release"];
@@ -345,19 +343,15 @@ export class Relation {
     return identifier(`${this.aliases.get(path) ?? this.join(path, alias, field)}.key`);
   }
 
+  /** A value of a custom field, kept as text in a document, in the type that its field has. */
   private custom(alias: string, field: Field, id: number): Fragment {
     const document = identifier(`${alias}.custom`);
     const key = bind(String(id), "text");
-    if (field.many)
-      return field.type === "thing"
-        ? sql`ARRAY(SELECT jsonb_array_elements_text(${document}->${key})::int)`
-        : sql`ARRAY(SELECT jsonb_array_elements_text(${document}->${key}))`;
-    const text = sql`(${document}->>${key})`;
-    if (field.type === "number" || field.type === "money" || field.type === "duration")
-      return sql`${text}::numeric`;
-    if (field.type === "date") return sql`${text}::date`;
-    if (field.type === "yesNo") return sql`${text}::boolean`;
-    return field.type === "thing" ? sql`${text}::int` : text;
+    const type = SQL_TYPE[typeOf(field).kept];
+    const cast = type ? sql`::${identifier(type)}` : EMPTY;
+    return field.many
+      ? sql`ARRAY(SELECT jsonb_array_elements_text(${document}->${key})${cast})`
+      : sql`(${document}->>${key})${cast}`;
   }
 
   private derived(
@@ -366,125 +360,38 @@ export class Relation {
     source: Field["source"] & { kind: "derived" },
     working: boolean,
   ): Fragment {
-    switch (source.name) {
-      case "old value":
-        return this.moved("from_value", alias);
-      case "new value":
-        return this.moved("to_value", alias);
-      case "time in status":
-        return this.timeIn(this.ownColumn(alias), source.status!, working);
-      case "time spent":
-        return sql`(SELECT coalesce(sum(t.minutes), 0) FROM time_entries t WHERE t.item_id = ${identifier(`${this.ownColumn(alias)}.id`)}${this.view.past ? sql` AND t.worked_on <= ${bind(localDay(this.view.now, this.view.calendar.zone), "date")}` : sql``})`;
-      default:
-        return this.ofState(this.holderOf(alias, field), source.name, alias, working);
-    }
+    return derivedSql[source.name].value(this.rowOf(alias, field), working, source);
   }
 
-  /** What follows from the state of an item, held by an alias. */
-  private ofState(
-    state: string,
-    name: Exclude<Derived, "time in status" | "time spent" | "old value" | "new value">,
-    alias: string,
-    working: boolean,
-  ): Fragment {
-    const at = (column: string) => identifier(`${state}.${column}`);
-    const between = (from: readonly [Fragment, Fragment], to: readonly [Fragment, Fragment]) =>
-      working
-        ? sql`((${to[1]} - ${from[1]})::numeric / ${MINUTE_US})`
-        : sql`(extract(epoch FROM ${to[0]} - ${from[0]}) / 60)`;
-    const created = [
-      identifier(`${state === "s" ? "s" : this.ownColumn(alias)}.created_at`),
-      at("w_created"),
-    ] as const;
-    const finished = [at("finished_at"), at("w_finished")] as const;
-    const now = [this.now, this.workedNow] as const;
-    switch (name) {
-      case "stage": {
-        const { names } = this.view.catalog;
-        const cases = STAGES.map(
-          (stage) =>
-            sql`WHEN ${at("status_id")} = ANY(${bind(
-              names.statusesOf(stage).map((s) => s.id),
-              "int[]",
-            )}) THEN ${bind(stage, "text")}`,
-        );
-        return sql`CASE ${joined(cases, " ")} END`;
-      }
-      case "age":
-        return sql`CASE WHEN ${at("is_open")} THEN ${between(created, now)} END`;
-      case "age in status":
-        return sql`CASE WHEN ${at("is_open")} THEN ${between([at("status_since"), at("w_since")], now)} END`;
-      case "lead time":
-        return between(created, finished);
-      case "cycle time":
-        return between([at("started_at"), at("w_started")], finished);
-      case "SLA response":
-      case "SLA resolution":
-        return this.promise(
-          state,
-          name === "SLA response" ? "response" : "resolution",
-          sql`NULL::text`,
-          ({ taken, ran, target }) =>
-            sql`CASE WHEN ${taken} IS NOT NULL THEN CASE WHEN ${taken} <= ${target} THEN 'met' ELSE 'missed' END WHEN ${ran} > ${target} THEN 'missed' ELSE 'running' END`,
-        );
-      case "response time left":
-      case "resolution time left":
-        return this.promise(
-          state,
-          name === "response time left" ? "response" : "resolution",
-          sql`NULL::numeric`,
-          ({ taken, ran, target }) =>
-            sql`CASE WHEN ${taken} IS NULL THEN (${target} - ${ran})::numeric / ${MINUTE_US} END`,
-        );
-    }
+  /** What a derived field may ask of its row. The state is joined once it is asked for. */
+  private rowOf(alias: string, field: Field): DerivedRow {
+    const holder = () => this.holderOf(alias, field);
+    const state = (column: string) => identifier(`${holder()}.${column}`);
+    const own = (column: string) => identifier(`${this.ownColumn(alias)}.${column}`);
+    const { catalog, calendar, past, now } = this.view;
+    return {
+      state,
+      own,
+      get created() {
+        return {
+          clock: holder() === "s" ? state("created_at") : own("created_at"),
+          working: state("w_created"),
+        };
+      },
+      get stateFrom() {
+        const isSpan = holder().endsWith("_state");
+        return { clock: state(isSpan ? "valid_from" : "state_from"), working: state("w_from") };
+      },
+      now: { clock: this.now, working: this.workedNow },
+      pastDay: past ? sql`${bind(localDay(now, calendar.zone), "date")}` : null,
+      catalog,
+      calendar,
+      moved: (column) => this.moved(column, alias),
+    };
   }
 
   private get workedNow(): Fragment {
     return sql`${bind(workClock(this.view.calendar).at(this.view.now), "bigint")}`;
-  }
-
-  /** Minutes that an item was in a status, until now or its deletion; 0 where it never was. */
-  private timeIn(alias: string, status: number, working: boolean): Fragment {
-    const span = working
-      ? sql`(least(coalesce(x.w_to, ${this.workedNow}), ${this.workedNow}) - x.w_from)::numeric / ${MINUTE_US}`
-      : sql`extract(epoch FROM least(x.valid_to, ${this.now}) - x.valid_from) / 60`;
-    return sql`(SELECT coalesce(sum(${span}), 0) FROM state_spans x WHERE x.item_id = ${identifier(`${alias}.id`)} AND x.status_id = ${bind(status, "int")} AND x.valid_from < ${this.now})`;
-  }
-
-  /**
-   * What a promise comes to by the target of the priority it has (calculations, section 7).
-   * @param none where nothing is promised
-   * @param told from the µs that it took (null while it is not done), that have run so far, and that were promised
-   */
-  private promise(
-    state: string,
-    which: "response" | "resolution",
-    none: Fragment,
-    told: (micros: Readonly<Record<"taken" | "ran" | "target", Fragment>>) => Fragment,
-  ): Fragment {
-    const at = (column: string) => identifier(`${state}.${column}`);
-    const { names } = this.view.catalog;
-    const paused = names
-      .list("status")
-      .filter((status) => status.paused)
-      .map((status) => status.id);
-    const from = at(state.endsWith("_state") ? "valid_from" : "state_from");
-    const runs = (working: boolean) =>
-      working
-        ? sql`(${this.workedNow} - ${at("w_from")})`
-        : sql`(extract(epoch FROM ${this.now} - ${from}) * 1000000)`;
-    const cases = names.list("priority").flatMap(({ id, promise }) => {
-      const target = promise?.[which]
-        ? promiseMicros(promise[which], promise.clock, this.view.calendar)
-        : null;
-      if (target === null || !promise) return [];
-      const working = promise.clock === "working";
-      const ran = sql`(${at(working ? "ran_work_us" : "ran_us")} + CASE WHEN ${at("status_id")} = ANY(${bind(paused, "int[]")}) THEN 0 ELSE ${runs(working)} END)`;
-      return [
-        sql`WHEN ${bind(id, "int")} THEN ${told({ taken: at(`${which}_${working ? "work_us" : "us"}`), ran, target: sql`${bind(target, "bigint")}` })}`,
-      ];
-    });
-    return cases.length ? sql`CASE ${at("priority_id")} ${joined(cases, " ")} END` : none;
   }
 
   /** A moved value by its name: moves keep the identity of things. The names are joined, so each is found once for each move. */
@@ -515,21 +422,4 @@ export class Relation {
         : EMPTY;
     return sql`SELECT ${bind(movedField(thing), "text")}, t.id::text, ${identifier(thing === "person" ? "t.login" : "t.name")} FROM ${identifier(TABLES[thing])} t${known}`;
   }
-}
-
-/** µs of a target such as `4h` or `2d`: a working day is the hours of one working day, a day on the clock `always` 24 hours. */
-export function promiseMicros(
-  target: string,
-  clock: "working" | "always",
-  calendar: Viewpoint["calendar"],
-): number | null {
-  const found = /^(\d+(?:\.\d+)?)\s*(m|min|h|d)$/i.exec(target.trim());
-  if (!found) return null;
-  const minutes = {
-    m: 1,
-    min: 1,
-    h: 60,
-    d: clock === "working" ? workingDayMinutes(calendar) : 1440,
-  }[found[2].toLowerCase() as "m"];
-  return Number(found[1]) * minutes * 60_000_000;
 }

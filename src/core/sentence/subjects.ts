@@ -1,10 +1,9 @@
-import type { AskContext, Subject } from "../catalog";
+import type { AskContext, Subject, Catalog } from "../catalog";
 import type { SimpleMeasure } from "../definition";
 import type { Cursor } from "./cursor";
 import { isMeasureAt, parseSimpleMeasure } from "./measures";
 import type { Piece } from "./pieces";
 import { simpleText, subjectText } from "./texts";
-import type { Catalog } from "../catalog";
 import { parseNamed } from "./values";
 
 /** subject = "items" | the plural of a kind | "moves" | … | "filter" name */

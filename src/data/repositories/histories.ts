@@ -142,7 +142,7 @@ export async function writeHistories(
 }
 
 /** The rows of some items, as they are to be written. */
-interface Derived {
+interface DerivedHistories {
   readonly records: readonly ItemRecord[];
   readonly items: readonly Record<string, unknown>[];
   readonly moves: readonly unknown[];
@@ -173,7 +173,7 @@ export async function writeManyHistories(
   await writing;
 }
 
-function deriveHistories(records: readonly ItemRecord[], rules: HistoryRules): Derived {
+function deriveHistories(records: readonly ItemRecord[], rules: HistoryRules): DerivedHistories {
   const items: Record<string, unknown>[] = [];
   const moves: unknown[] = [];
   const spans: unknown[] = [];
@@ -219,7 +219,7 @@ function deriveHistories(records: readonly ItemRecord[], rules: HistoryRules): D
 
 async function sendHistories(
   client: PoolClient,
-  { records, items, moves, spans, present }: Derived,
+  { records, items, moves, spans, present }: DerivedHistories,
 ): Promise<void> {
   if (records.length === 0) return;
   await insertItems(

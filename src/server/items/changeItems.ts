@@ -1,6 +1,5 @@
 import { planRecords } from "@/core/kinds/planned";
-import type { Problem } from "@/core/base";
-import { refused, type Result, fine } from "@/core/base";
+import { type Problem, refused, type Result, fine } from "@/core/base";
 import { isTracked, type TrackedField } from "@/core/history";
 import { endOfDay, instantText, parseDay, parseInstant } from "@/core/time";
 import {

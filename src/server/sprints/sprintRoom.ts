@@ -8,8 +8,7 @@ import {
 } from "@/core/kinds/planned";
 import type { BurndownReport } from "@/core/kinds";
 
-import type { WorkUnit } from "@/core/definition";
-import { PLAIN_DRESS } from "@/core/definition";
+import { type WorkUnit, PLAIN_DRESS } from "@/core/definition";
 
 import { endOfDay, localDay } from "@/core/time";
 import type { ShownSprint, SprintLine } from "@/contract/room";

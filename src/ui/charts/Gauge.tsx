@@ -1,7 +1,6 @@
 "use client";
 import styled from "styled-components";
-import type { Figure } from "@/core/figure";
-import { valueWords } from "@/core/figure";
+import { type Figure, valueWords } from "@/core/figure";
 import { opens, ticksTo, type Drawn } from "./drawing";
 
 const Box = styled.div<{ $small?: boolean }>`

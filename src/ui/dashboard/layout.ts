@@ -1,5 +1,4 @@
-import type { Tile } from "@/core/definition";
-import { COLUMNS } from "@/core/definition";
+import { type Tile, COLUMNS } from "@/core/definition";
 
 const overlap = (a: Tile, b: Tile): boolean =>
   a.id !== b.id && a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;

@@ -22,4 +22,5 @@ export const fieldTypes = {
   thing,
 } as const satisfies Record<string, FieldType>;
 export type FieldTypeId = keyof typeof fieldTypes;
+export { SQL_TYPE } from "./defineFieldType";
 export type { FieldType, Kept, Picker } from "./defineFieldType";

@@ -22,4 +22,4 @@ export const subjects = {
 export type SubjectId = keyof typeof subjects;
 export const SUBJECT_IDS = Object.keys(subjects) as SubjectId[];
 export type { SubjectKind } from "./defineSubject";
-export { itemFields, timeInStatus } from "./items";
+export { itemFields } from "./items";

@@ -1,4 +1,20 @@
-import type { Field, Unit } from "../field";
+import {
+  age,
+  ageInStatus,
+  cycleTime,
+  finished,
+  leadTime,
+  reassigned,
+  reopened,
+  resolutionTimeLeft,
+  responseTimeLeft,
+  slaResolution,
+  slaResponse,
+  stage,
+  started,
+  timeSpent,
+} from "../derived";
+import type { Field } from "../field";
 import type { ThingType } from "../names";
 import { defineSubject } from "./defineSubject";
 
@@ -13,50 +29,13 @@ const thing = (type: ThingType, extra: Partial<Field> = {}): Field => ({
   ...extra,
 });
 const followed = { tracked: true, ofState: true } as const;
-const derived = (
-  name: "age" | "age in status" | "lead time" | "cycle time",
-  unit: Unit,
-): Field => ({
-  id: name,
-  words: name,
-  type: "duration",
-  unit,
-  source: { kind: "derived", name },
-  ofState: true,
-  timed: true,
-});
-const promise = (name: "SLA response" | "SLA resolution"): Field => ({
-  id: name,
-  words: name,
-  type: "choice",
-  choices: ["met", "missed", "running"],
-  source: { kind: "derived", name },
-  ofState: true,
-});
-/** On the clock of its promise; negative past its target, empty once it is done. */
-const timeLeft = (name: "response time left" | "resolution time left"): Field => ({
-  id: name,
-  words: name,
-  type: "duration",
-  unit: "hours",
-  source: { kind: "derived", name },
-  ofState: true,
-});
-
 export const itemFields: readonly Field[] = [
   { id: "key", words: "key", type: "text", source: column("key"), fixed: true },
   { id: "title", words: "title", type: "text", source: column("title") },
   { id: "description", words: "description", type: "text", source: column("description") },
   thing("kind", { fixed: true }),
   thing("status", followed),
-  {
-    id: "stage",
-    words: "stage",
-    type: "choice",
-    choices: ["waiting", "under way", "finished"],
-    source: { kind: "derived", name: "stage" },
-    ofState: true,
-  },
+  stage,
   thing("priority", followed),
   {
     id: "assignee",
@@ -141,56 +120,20 @@ export const itemFields: readonly Field[] = [
     ...followed,
     synonyms: ["due at"],
   },
-  {
-    id: "started",
-    words: "started",
-    type: "instant",
-    source: column("started_at"),
-    ofState: true,
-    synonyms: ["started at"],
-  },
-  {
-    id: "finished",
-    words: "finished",
-    type: "instant",
-    source: column("finished_at"),
-    ofState: true,
-    synonyms: ["finished at", "closed", "done"],
-  },
-  derived("age", "days"),
-  derived("age in status", "days"),
-  derived("lead time", "days"),
-  derived("cycle time", "days"),
-  {
-    id: "time spent",
-    words: "time spent",
-    type: "duration",
-    unit: "hours",
-    source: { kind: "derived", name: "time spent" },
-  },
-  promise("SLA response"),
-  promise("SLA resolution"),
-  timeLeft("response time left"),
-  timeLeft("resolution time left"),
-  {
-    id: "reassigned",
-    words: "reassigned",
-    type: "number",
-    source: column("reassigned"),
-    ofState: true,
-  },
-  { id: "reopened", words: "reopened", type: "number", source: column("reopened"), ofState: true },
+  started,
+  finished,
+  age,
+  ageInStatus,
+  leadTime,
+  cycleTime,
+  timeSpent,
+  slaResponse,
+  slaResolution,
+  responseTimeLeft,
+  resolutionTimeLeft,
+  reassigned,
+  reopened,
 ];
-
-/** How long an item was in a status, in all. */
-export const timeInStatus = (status: { readonly id: number; readonly label: string }): Field => ({
-  id: `time in:${status.id}`,
-  words: `time in ${status.label}`,
-  type: "duration",
-  unit: "days",
-  source: { kind: "derived", name: "time in status", status: status.id },
-  timed: true,
-});
 
 export const items = defineSubject({
   words: "items",

@@ -1,3 +1,4 @@
+import { newValue, oldValue } from "../derived";
 import { defineSubject } from "./defineSubject";
 
 /** One row for each move of a tracked field of an item. */
@@ -31,18 +32,8 @@ export const moves = defineSubject({
       ],
       source: { kind: "column", column: "field" },
     },
-    {
-      id: "old value",
-      words: "old value",
-      type: "text",
-      source: { kind: "derived", name: "old value" },
-    },
-    {
-      id: "new value",
-      words: "new value",
-      type: "text",
-      source: { kind: "derived", name: "new value" },
-    },
+    oldValue,
+    newValue,
     {
       id: "moved by",
       words: "moved by",

@@ -1,4 +1,5 @@
-import { datesOf, after as afterDates } from "../match";
+import { datesOf } from "../meaning";
+import { after as afterDates } from "../match";
 import type { OperatorSql } from "./defineOperator";
 
 export const after: OperatorSql = ({ path, field, relation }, [value]) =>

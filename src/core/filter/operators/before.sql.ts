@@ -1,4 +1,5 @@
-import { datesOf, before as beforeDates } from "../match";
+import { datesOf } from "../meaning";
+import { before as beforeDates } from "../match";
 import type { OperatorSql } from "./defineOperator";
 
 export const before: OperatorSql = ({ path, field, relation }, [value]) =>

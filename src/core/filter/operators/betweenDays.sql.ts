@@ -1,5 +1,6 @@
+import { datesOf } from "../meaning";
 import { sql } from "../../sql";
-import { datesOf, since, until } from "../match";
+import { since, until } from "../match";
 import type { OperatorSql } from "./defineOperator";
 
 export const betweenDays: OperatorSql = ({ path, field, relation }, [first, last]) => {

@@ -1,5 +1,6 @@
+import { stretchOf } from "../meaning";
 import { invariant } from "../../base";
-import { inside, stretchOf } from "../match";
+import { inside } from "../match";
 import type { OperatorSql } from "./defineOperator";
 
 export const during: OperatorSql = ({ path, field, relation }, [value]) => {

@@ -1,4 +1,5 @@
-import { datesOf, inside } from "../match";
+import { datesOf } from "../meaning";
+import { inside } from "../match";
 import type { OperatorSql } from "./defineOperator";
 
 export const on: OperatorSql = ({ path, field, relation }, [value]) =>

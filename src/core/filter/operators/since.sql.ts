@@ -1,4 +1,5 @@
-import { datesOf, since as sinceDates } from "../match";
+import { datesOf } from "../meaning";
+import { since as sinceDates } from "../match";
 import type { OperatorSql } from "./defineOperator";
 
 export const since: OperatorSql = ({ path, field, relation }, [value]) =>

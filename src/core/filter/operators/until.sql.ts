@@ -1,4 +1,5 @@
-import { datesOf, until as untilDates } from "../match";
+import { datesOf } from "../meaning";
+import { until as untilDates } from "../match";
 import type { OperatorSql } from "./defineOperator";
 
 export const until: OperatorSql = ({ path, field, relation }, [value]) =>

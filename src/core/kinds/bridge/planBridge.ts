@@ -1,4 +1,12 @@
-import type { Plan, Rows } from "../../plan";
+import {
+  type Plan,
+  type Rows,
+  borderOf,
+  instant,
+  matchingSpans,
+  sinceStatement,
+  stateValue,
+} from "../../plan";
 import type { Viewpoint } from "../../relation";
 import type { BridgeReport } from "./definition";
 import { Exact } from "../../base";
@@ -6,7 +14,6 @@ import { compile, EMPTY, identifier, joined, sql, type Fragment } from "../../sq
 
 import { TRACKED, type TrackedField } from "../../history";
 import type { Instant } from "../../time";
-import { borderOf, instant, matchingSpans, sinceStatement, stateValue } from "../../plan/spans";
 
 /** Why items came into a level or left it; `fields` are those that changed, where that is the cause. */
 export type BridgeCause =

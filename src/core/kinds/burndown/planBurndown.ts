@@ -1,8 +1,7 @@
-import type { Plan, Rows } from "../../plan";
+import { type Plan, type Rows, subjectTests } from "../../plan";
 import { Relation, type Viewpoint } from "../../relation";
 import type { BurndownReport } from "./definition";
 import { conditionSql } from "../../filter/sql";
-import { subjectTests } from "../../plan";
 import { bind, compile, joined, sql, type Fragment, type Statement } from "../../sql";
 import type { WorkUnit } from "../../definition";
 import { burndownOf, type Burndown, type BurndownSpan, type WorkSpan } from "../../history";

@@ -1,13 +1,11 @@
 import type { BurndownReport } from "./definition";
 import type { Viewpoint } from "../../relation";
-import type { Plan } from "../../plan";
+import { type Plan, instant, instants } from "../../plan";
 
 import type { Cause } from "../../history";
 import { bind, compile, sql } from "../../sql";
 import type { Instant } from "../../time";
 import { AMOUNTS, planBurndown, type BurndownParts } from "./planBurndown";
-
-import { instant, instants } from "../../plan/spans";
 
 /** A change of what a sprint holds, with who made it; null where nobody is known. */
 export interface ScopeChange {

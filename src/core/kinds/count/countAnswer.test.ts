@@ -1,6 +1,5 @@
-import type { Measurement } from "./planCount";
+import { type Measurement, mergeRows, trendBuckets, type CountParts } from "./planCount";
 import type { CountReport } from "./definition";
-import { mergeRows, trendBuckets, type CountParts } from "./planCount";
 import { countAnswer } from "./countAnswer";
 import { percentagesOf } from "./percentages";
 import { parseSentence } from "../parseSentence";

@@ -1,16 +1,13 @@
-import { type Cell } from "../../answer";
+import { type Cell, headOf, type Head, inUnit, measureHead, type MeasureHead } from "../../answer";
 
-import { idsOf } from "../../filter/sql";
 import type { Viewpoint } from "../../relation";
 import { NONE, foldKey, valueKey, type Key, rangeKey, caseKey } from "../../definition";
 import type { CountParts } from "./planCount";
 import { Exact, folded } from "../../base";
-import { type Value } from "../../filter";
+import { type Value, idsOf } from "../../filter";
 import type { Bucket, Instant } from "../../time";
 
 import { naturalOrder, slotValue, type Aggregate, type Tier, topOrder } from "../../plan";
-import { headOf, type Head } from "../../answer/head";
-import { inUnit, measureHead, type MeasureHead } from "../../answer/measureHead";
 
 export interface AnswerRow {
   readonly path: readonly Head[];

@@ -1,3 +1,4 @@
+import { stretchOf } from "../../filter";
 import {
   measuredValue,
   matchTests,
@@ -5,18 +6,6 @@ import {
   type Measured,
   rankValues,
   slotValue,
-} from "../../plan";
-
-import { Relation, type Viewpoint } from "../../relation";
-import { type CountReport, dateGroupOf, groupsOfCount } from "./definition";
-import { conditionSql, inside, stretchOf } from "../../filter/sql";
-import { measureSql } from "../../measure/sql";
-import { invariant } from "../../base";
-import { compile, EMPTY, identifier, joined, sql, type Fragment, type Statement } from "../../sql";
-import { lastOf } from "../../catalog";
-import { type SimpleMeasure, type Key } from "../../definition";
-
-import {
   isHidden,
   isMapped,
   readKey,
@@ -24,8 +13,19 @@ import {
   tierOf,
   tierValue,
   type Tier,
-} from "../../plan/tier";
-import { isOfList, termsOf, type Terms } from "../../plan/term";
+  isOfList,
+  termsOf,
+  type Terms,
+} from "../../plan";
+
+import { Relation, type Viewpoint } from "../../relation";
+import { type CountReport, dateGroupOf, groupsOfCount } from "./definition";
+import { conditionSql, inside } from "../../filter/sql";
+import { measureSql } from "../../measure/sql";
+import { invariant } from "../../base";
+import { compile, EMPTY, identifier, joined, sql, type Fragment, type Statement } from "../../sql";
+import { lastOf } from "../../catalog";
+import { type SimpleMeasure, type Key } from "../../definition";
 
 /** The tiers of a report in order, the split last, and the keys that a top N left to those that have one. */
 export interface Grouping extends Terms {

@@ -2,7 +2,7 @@ import type { DotsParts } from "./planDots";
 import { measuredValueOf } from "../../definition";
 
 import type { Instant } from "../../time";
-import { inUnit, simpleHead } from "../../answer/measureHead";
+import { inUnit, simpleHead } from "../../answer";
 
 /** Records by date and value, in the unit of the measures; of more than can be drawn some are picked evenly. */
 export interface DotsAnswer {

@@ -1,7 +1,7 @@
 import { Exact } from "../../base";
 import type { Dress } from "../../definition";
 import type { CountAnswer } from "./countAnswer";
-import { largestRemainders, roundedShares } from "../../answer/percent";
+import { largestRemainders, roundedShares } from "../../answer";
 
 export type PercentBase = Dress["base"];
 

@@ -2,8 +2,15 @@ import type { AnswerRow, CountAnswer } from "./countAnswer";
 import type { Head } from "../../answer";
 import { DressSchema, type Dress } from "../../definition";
 import { pivotOf } from "./pivot";
-import { changeWords, measuredWords, valueWords } from "../../figure/words";
-import { colorsOf, fittingColor, ruleOf, shareRanks } from "../../figure/color";
+import {
+  changeWords,
+  measuredWords,
+  valueWords,
+  colorsOf,
+  fittingColor,
+  ruleOf,
+  shareRanks,
+} from "../../figure";
 
 const head = (key: string, label: string): Head => ({
   key,

@@ -1,9 +1,7 @@
 import type { AnswerRow, CountAnswer } from "./countAnswer";
 import type { Cell, Head } from "../../answer";
 import type { Dress, Rule } from "../../definition";
-import { nameKey } from "../../figure/figure";
-import { ruleOf, shareRanks } from "../../figure/color";
-import { measuredWords } from "../../figure/words";
+import { nameKey, ruleOf, shareRanks, measuredWords } from "../../figure";
 
 /** A cell of a pivot: what it says, what opens it, and the rule that tones it. Nothing there is a dot. */
 export interface PivotCell {

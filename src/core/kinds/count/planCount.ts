@@ -1,15 +1,13 @@
+import { stretchOf } from "../../filter";
 import { type CountReport, dateGroupOf } from "./definition";
-import { stretchOf } from "../../filter/sql";
+
 import type { Viewpoint } from "../../relation";
-import { type Aggregate, type Plan } from "../../plan";
+import { type Aggregate, type Plan, type Tier, isMergeable, termsOf, type Terms } from "../../plan";
 import { bucketsOf, isBucketGrain, startOfUnit, type Bucket, type BucketGrain } from "../../time";
 import { type SimpleMeasure, valueKey, type Key, NONE, REST } from "../../definition";
 
 import { measures, type Parts } from "../../measure";
 import { aggregate, groupingOf, readAggregates, type Grouping, rankKeys } from "./counted";
-import { type Tier } from "../../plan/tier";
-
-import { isMergeable, termsOf, type Terms } from "../../plan/term";
 
 /** A report measured for the tiers in `keys`. */
 export interface Measurement {

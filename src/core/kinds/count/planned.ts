@@ -1,6 +1,6 @@
 import { isNamed, NONE, plainMeasure, type Dress } from "../../definition";
-import { valuesOf } from "../../filter";
-import { stretchOf } from "../../filter/sql";
+import { valuesOf, stretchOf } from "../../filter";
+
 import { nameKey, valueWords, type Figure, type Said } from "../../figure";
 import { planned, type Plan } from "../../plan";
 import type { Viewpoint } from "../../relation";

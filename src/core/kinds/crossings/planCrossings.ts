@@ -1,12 +1,6 @@
-import type { Plan, Rows } from "../../plan";
-import type { Viewpoint } from "../../relation";
-import type { CrossingsReport } from "./definition";
-import { Exact } from "../../base";
-import { CHANGES } from "../../history";
-import { bind, compile, joined, sql, type Fragment } from "../../sql";
-
-import type { Bucket, Instant } from "../../time";
 import {
+  type Plan,
+  type Rows,
   changesOfField,
   changesOfReport,
   historyBuckets,
@@ -16,7 +10,14 @@ import {
   matchingSpans,
   sinceStatement,
   stateValue,
-} from "../../plan/spans";
+} from "../../plan";
+import type { Viewpoint } from "../../relation";
+import type { CrossingsReport } from "./definition";
+import { Exact } from "../../base";
+import { CHANGES } from "../../history";
+import { bind, compile, joined, sql, type Fragment } from "../../sql";
+
+import type { Bucket, Instant } from "../../time";
 
 /** What one bucket of a flow holds: level(end) = level(start) + arrived - departed, of sums + revalued. */
 export interface Crossing {

@@ -1,17 +1,16 @@
-import { type Plan, type Rows, topOrder } from "../../plan";
-import type { Relation, Viewpoint } from "../../relation";
-import type { LevelReport } from "./definition";
-import { measureSql } from "../../measure/sql";
-import { Exact } from "../../base";
-import { CHANGES } from "../../history";
-import { bind, compile, EMPTY, identifier, joined, sql, type Fragment } from "../../sql";
-import { type SimpleMeasure, NONE, type Key } from "../../definition";
-import { measures } from "../../measure";
-import { workClock, type Bucket, type Instant } from "../../time";
-import { isHidden, tierKey, tierOf, tierValue, type Tier } from "../../plan/tier";
-import { naturalOrder, rankValues } from "../../plan/order";
-import { isOfList, type MeasuredValue } from "../../plan/term";
 import {
+  type Plan,
+  type Rows,
+  topOrder,
+  isHidden,
+  tierKey,
+  tierOf,
+  tierValue,
+  type Tier,
+  naturalOrder,
+  rankValues,
+  isOfList,
+  type MeasuredValue,
   agedFrom,
   changesOfField,
   changesOfReport,
@@ -23,7 +22,16 @@ import {
   sinceStatement,
   stateValue,
   type HistoryBuckets,
-} from "../../plan/spans";
+} from "../../plan";
+import type { Relation, Viewpoint } from "../../relation";
+import type { LevelReport } from "./definition";
+import { measureSql } from "../../measure/sql";
+import { Exact } from "../../base";
+import { CHANGES } from "../../history";
+import { bind, compile, EMPTY, identifier, joined, sql, type Fragment } from "../../sql";
+import { type SimpleMeasure, NONE, type Key } from "../../definition";
+import { measures } from "../../measure";
+import { workClock, type Bucket, type Instant } from "../../time";
 
 /** What there was at the end of each bucket, in all and by the groups of the split. null for buckets that have not begun, or that end before any history. */
 export interface LevelParts {

@@ -1,4 +1,4 @@
-import type { Key } from "../../definition";
+import { type Key, NONE, REST } from "../../definition";
 import {
   historyBuckets,
   instant,
@@ -12,7 +12,6 @@ import {
 } from "../../plan";
 import type { Viewpoint } from "../../relation";
 import { bind, joined, sql } from "../../sql";
-import { NONE, REST } from "../../definition";
 import { definePlanned, type FigureTable, type NamedGroup } from "../definePlanned";
 import { historyNotes } from "../historyNotes";
 import { isNamedBy, sheetNumber, toldBucket, toldCell, toldGroup } from "../numbers";

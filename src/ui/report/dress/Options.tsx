@@ -4,8 +4,7 @@ import { X } from "lucide-react";
 import { useState } from "react";
 import type { Dress } from "@/core/definition";
 import { Button, Checkbox, Choice, Field } from "../../kit";
-import type { DressProps } from "./Colours";
-import { ColorChoice } from "./Colours";
+import { type DressProps, ColorChoice } from "./Colours";
 import { TextOption, withText } from "./Titles";
 
 export const LABELS: Record<Dress["labels"], string> = {

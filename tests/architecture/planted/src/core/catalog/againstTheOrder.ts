@@ -1,2 +1,2 @@
-import { anything } from "../sql";
+import { anything } from "../relation";
 export const wrong = anything;

@@ -1,1 +1,2 @@
 export const button = 1;
+export { planned as innocent } from "../../core/kinds";

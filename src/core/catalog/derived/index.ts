@@ -1,0 +1,17 @@
+export { stage } from "./stage";
+export { started } from "./started";
+export { finished } from "./finished";
+export { age } from "./age";
+export { ageInStatus } from "./ageInStatus";
+export { leadTime } from "./leadTime";
+export { cycleTime } from "./cycleTime";
+export { timeInStatus } from "./timeInStatus";
+export { timeSpent } from "./timeSpent";
+export { slaResponse } from "./slaResponse";
+export { slaResolution } from "./slaResolution";
+export { responseTimeLeft } from "./responseTimeLeft";
+export { resolutionTimeLeft } from "./resolutionTimeLeft";
+export { reassigned } from "./reassigned";
+export { reopened } from "./reopened";
+export { oldValue } from "./oldValue";
+export { newValue } from "./newValue";

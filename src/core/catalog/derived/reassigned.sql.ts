@@ -1,0 +1,4 @@
+import type { DerivedSql } from "./defineDerived";
+
+/** Kept with every state. */
+export const reassigned: DerivedSql = { value: (row) => row.state("reassigned") };

@@ -1,0 +1,1 @@
+export { anything as planned } from "../plan";

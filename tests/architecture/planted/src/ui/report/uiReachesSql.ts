@@ -1,0 +1,2 @@
+import { innocent } from "../kit";
+export const wrong = innocent;
