@@ -52,4 +52,19 @@ export default tseslint.config(
       ],
     },
   },
+  {
+    // No query stands outside src/data, and nobody else takes a connection.
+    files: ["src/**/*.ts", "src/**/*.tsx"],
+    ignores: ["src/data/**", "src/core/**", "**/*.test.ts"],
+    rules: {
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector:
+            "CallExpression[callee.property.name=/^(query|execute|getKnex|getConnection)$/]",
+          message: "queries stand in src/data: call one of its repositories",
+        },
+      ],
+    },
+  },
 );

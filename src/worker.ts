@@ -1,5 +1,5 @@
 import { run } from "graphile-worker";
-import { closeDatabase, newSession, withConnection } from "@/data";
+import { closeDatabase, newSession, sweep } from "@/data";
 import { runImport, type ImportJob } from "@/server/bundles/imports";
 import { systemClock } from "@/server/clock";
 import { openMailRoom } from "@/server/mail/mailRoom";
@@ -25,13 +25,7 @@ async function main(): Promise<void> {
         const em = await newSession();
         await sendDue(em, systemClock, chromiumDrawer(em));
       },
-      sweep: async () => {
-        await withConnection(await newSession(), (client) =>
-          client.query(
-            "DELETE FROM sessions WHERE expires_at < now(); DELETE FROM invites WHERE expires_at < now() - interval '30 days'; DELETE FROM reports WHERE deleted_at < now() - interval '30 days'; DELETE FROM dashboards WHERE deleted_at < now() - interval '30 days'; DELETE FROM saved_filters WHERE deleted_at < now() - interval '30 days'; DELETE FROM print_jobs WHERE created_at < now() - interval '1 hour'; DELETE FROM opens WHERE at < now() - interval '400 days'; DELETE FROM drafts WHERE updated_at < now() - interval '60 days'",
-          ),
-        );
-      },
+      sweep: async () => sweep(await newSession()),
     },
   });
   const stop = async () => {

@@ -1,9 +1,9 @@
 import { parseInstant, type Instant } from "@/core/time";
 import {
   createWorkspace,
+  findPersonByLogin,
   hasWorkspace,
   importBundle,
-  inTransaction,
   migrate,
   newSession,
   refreshHistories,
@@ -35,14 +35,15 @@ async function makeDemo(end: Instant): Promise<void> {
     em,
     FIGURES.map(({ login }) => ({ login, password: DEMO_PASSWORD })),
   );
-  await makeReadyMade(em, "ines");
+  const builder = await findPersonByLogin(em, "ines");
+  if (builder !== null) await makeReadyMade(em, builder);
 }
 
 /** Brings the schema up to date and fills a new workspace. GRAND_TALLY_END fixes the instant at which the demo ends (tests). */
 runCommand(async () => {
   await migrate();
   const em = await newSession();
-  await inTransaction(em, refreshHistories);
+  await refreshHistories(em);
   if (await hasWorkspace(em)) return;
   if (process.argv.includes("--empty"))
     return void (await createWorkspace(em, "Our workspace", null));

@@ -4,7 +4,7 @@ import { to as copyTo } from "pg-copy-streams";
 import type { PoolClient } from "pg";
 
 import type { Statement } from "@/core/sql";
-import { withConnection, type EntityManager } from "./database";
+import { inTransaction, type EntityManager } from "./database";
 import { PLANNING } from "./runPlan";
 
 const LONGEST_MS = 600_000;
@@ -23,11 +23,9 @@ export async function copyRows(
 ): Promise<Readable> {
   const out = new PassThrough();
   const ready = new Promise<void>((resolve, reject) => {
-    withConnection(em, async (client) => {
-      await client.query(
-        `BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY; SET LOCAL statement_timeout = ${LONGEST_MS}; ${PLANNING}`,
-      );
-      try {
+    inTransaction(
+      em,
+      async (client) => {
         const { rows } = await client.query<{ count: string }>({
           text: count.text,
           values: count.values as unknown[],
@@ -37,14 +35,15 @@ export async function copyRows(
         if (!out.destroyed)
           out.write(`${header.map((words) => cell(words, separator)).join(separator)}\n`);
         await pipe(client, await readingSettings(client, statement), separator, out);
-        await client.query("COMMIT");
-        if (!out.destroyed) out.end();
-      } catch (error) {
-        await client.query("ROLLBACK").catch(() => undefined);
-        reject(error as Error);
-        if (!out.destroyed) out.destroy(error as Error);
-      }
-    }).catch(reject);
+      },
+      `BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY; SET LOCAL statement_timeout = ${LONGEST_MS}; ${PLANNING}`,
+    ).then(
+      () => out.destroyed || out.end(),
+      (error: Error) => {
+        reject(error);
+        if (!out.destroyed) out.destroy(error);
+      },
+    );
   });
   await ready;
   return out;

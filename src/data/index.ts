@@ -1,13 +1,15 @@
 export {
   openDatabase,
   closeDatabase,
+  databaseOf,
   newSession,
   migrate,
-  withConnection,
-  inTransaction,
+  unitOfWork,
   type EntityManager,
 } from "./database";
 export { runPlan } from "./runPlan";
+export { copyRows } from "./copyRows";
+export { rowsOf } from "./rowsOf";
 export { importBundle, type ImportOptions, type ImportOutcome } from "./importBundle";
 export { exportBundle } from "./exportBundle";
 export {
@@ -16,28 +18,36 @@ export {
   writeStatusTemplate,
   UnreadableBundle,
 } from "./bundleFiles";
-export { createWorkspace, hasWorkspace } from "./workspaces";
-export { loadCalendar } from "./repositories/calendar";
-export { mayRead, mayWrite, type SharedKind } from "./repositories/sharing";
+export type { SharedKind } from "./entities";
 export {
-  loadCatalogData,
+  loadKnown,
   loadViewer,
   loadWorkspace,
   type Role,
   type Viewer,
   type WorkspaceRow,
 } from "./repositories/names";
+export * from "./repositories/accounts";
+export * from "./repositories/dashboards";
+export * from "./repositories/drafts";
+export * from "./repositories/filters";
+export * from "./repositories/imports";
+export * from "./repositories/itemChanges";
+export * from "./repositories/itemPages";
 export {
-  firstChange,
-  loadMoves,
-  loadRecords,
-  loadHistoryRules,
-  refreshHistories,
-  touchRecords,
-  withoutColumns,
-  writeHistories,
-  type ItemRecord,
-  type KeptMove,
-} from "./repositories/histories";
-export { copyRows } from "./copyRows";
-export { rowsOf } from "./rowsOf";
+  addOpen,
+  binOf,
+  pinsOf,
+  putPin,
+  putShares,
+  rightTo,
+  setBinned,
+  sharesOf,
+  versionsOf,
+} from "./repositories/kept";
+export * from "./repositories/mailings";
+export * from "./repositories/notes";
+export * from "./repositories/reports";
+export type { Saved } from "./repositories/saving";
+export * from "./repositories/workspace";
+export { refreshHistories, type ItemRecord, type KeptMove } from "./repositories/histories";

@@ -1,6 +1,6 @@
 import type { PoolClient } from "pg";
 import type { Plan } from "@/core/plan";
-import { withConnection, type EntityManager } from "./database";
+import { inTransaction, type EntityManager } from "./database";
 
 const asText = { getTypeParser: () => (value: unknown) => value };
 export const STATEMENT_TIMEOUT_MS = 30_000;
@@ -18,24 +18,19 @@ export async function runPlan<T>(
   plan: Plan<T>,
   timeoutMs = STATEMENT_TIMEOUT_MS,
 ): Promise<T> {
-  return withConnection(em, async (client) => {
-    await client.query(
-      `BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY; SET LOCAL statement_timeout = ${Math.round(timeoutMs)}; ${PLANNING}`,
-    );
-    try {
+  return inTransaction(
+    em,
+    async (client) => {
       let step = plan.next();
       while (!step.done) {
         const rows = [];
         for (const { text, values } of step.value) rows.push(await read(client, text, values));
         step = plan.next(rows);
       }
-      await client.query("COMMIT");
       return step.value;
-    } catch (error) {
-      await client.query("ROLLBACK").catch(() => undefined);
-      throw error;
-    }
-  });
+    },
+    `BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY; SET LOCAL statement_timeout = ${Math.round(timeoutMs)}; ${PLANNING}`,
+  );
 }
 
 async function read(

@@ -5,7 +5,7 @@ import "server-only";
 /** The server's face for the pages and routes of src/app. */
 export { newSession, type EntityManager } from "@/data";
 export { loadWorkspace, type Viewer, type Role, type WorkspaceRow } from "@/data";
-export { withConnection } from "@/data";
+export { pinsOf as listPins } from "@/data";
 export { systemClock } from "./clock";
 export { deskOf, type Desk } from "./viewer/viewpoint";
 export * from "./accounts/signIn";

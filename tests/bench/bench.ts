@@ -1,3 +1,4 @@
+import { findPersonByLogin } from "@/data";
 import { countAnswer, planCount, planRecords } from "@/core/kinds/planned";
 import { type CountReport, parseSentence } from "@/core/kinds";
 import { performance } from "node:perf_hooks";
@@ -13,9 +14,9 @@ import {
   migrate,
   newSession,
   runPlan,
-  withConnection,
   type EntityManager,
 } from "@/data";
+import { withConnection } from "@/data/database";
 import { PLAIN_DRESS } from "@/core/definition";
 import { to as copyTo } from "pg-copy-streams";
 import { exportReport } from "@/server/exports/exportReport";
@@ -59,7 +60,7 @@ async function fill(scale: number): Promise<EntityManager> {
     `load: ${outcome.tables.items!.read} items, ${outcome.tables.moves!.read} moves in ${((performance.now() - start) / 1000).toFixed(1)} s, at most ${Math.round(peak / 1e6)} MB of memory, ${outcome.refused.length} refused (1 run, cold)`,
   );
   await setPasswords(em, [{ login: "ines", password: DEMO_PASSWORD }]);
-  await makeReadyMade(em, "ines");
+  await makeReadyMade(em, (await findPersonByLogin(em, "ines"))!);
   return em;
 }
 

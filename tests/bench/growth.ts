@@ -14,9 +14,9 @@ import {
   migrate,
   newSession,
   runPlan,
-  withConnection,
   type EntityManager,
 } from "@/data";
+import { withConnection } from "@/data/database";
 import { makeWorld } from "@/demo";
 import { systemClock } from "@/server/clock";
 import { changeItems } from "@/server/items/changeItems";

@@ -1,6 +1,7 @@
 import { parseSentence } from "@/core/kinds";
 
-import { closeDatabase, newSession, withConnection } from "@/data";
+import { closeDatabase, newSession } from "@/data";
+import { withConnection } from "@/data/database";
 import { askValues } from "@/server/reports/room";
 import { deskFor, ms, RUNS, say, timed } from "./timed";
 

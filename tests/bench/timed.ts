@@ -1,5 +1,6 @@
+import { viewerNamed } from "../support/viewer";
 import { performance } from "node:perf_hooks";
-import { loadViewer, withConnection, type EntityManager } from "@/data";
+import { type EntityManager } from "@/data";
 import { systemClock } from "@/server/clock";
 import { deskOf, type Desk } from "@/server/viewer/viewpoint";
 
@@ -27,12 +28,6 @@ export async function timed(
 }
 
 export async function deskFor(em: EntityManager, login: string): Promise<Desk> {
-  const viewer = await withConnection(em, async (client) =>
-    loadViewer(
-      client,
-      (await client.query<{ id: number }>("SELECT id FROM people WHERE login = $1", [login]))
-        .rows[0].id,
-    ),
-  );
+  const viewer = await viewerNamed(em, login);
   return deskOf(em, viewer!, systemClock);
 }

@@ -1,3 +1,4 @@
+import { viewerNamed } from "../support/viewer";
 import { openedRecords } from "../support/opened";
 import {
   bridgeAnswer,
@@ -22,14 +23,8 @@ import type { Viewpoint } from "@/core/relation";
 import fc from "fast-check";
 
 import { parseInstant, type Bucket } from "@/core/time";
-import {
-  importBundle,
-  loadViewer,
-  readBundleFiles,
-  runPlan,
-  withConnection,
-  type EntityManager,
-} from "@/data";
+import { importBundle, readBundleFiles, runPlan, type EntityManager } from "@/data";
+import { withConnection } from "@/data/database";
 import { deskOf } from "@/server/viewer/viewpoint";
 import { GOLDEN_BUNDLE } from "../golden/load";
 import { arbitraryCondition, arbitraryHistory, namedFields } from "../support/arbitrary";
@@ -47,12 +42,7 @@ let replay: Replay;
 beforeAll(async () => {
   em = await freshDatabase("differential_history");
   await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
-  const viewer = await withConnection(em, async (client) =>
-    loadViewer(
-      client,
-      (await client.query<{ id: number }>("SELECT id FROM people WHERE login = 'gil'")).rows[0].id,
-    ),
-  );
+  const viewer = await viewerNamed(em, "gil");
   view = (await deskOf(em, viewer!, { now: () => NOW })).view;
   const records = await everyRecord(em, { ...view, deletedToo: true });
   lines = await withConnection(em, (client) => readTimelines(client, records));

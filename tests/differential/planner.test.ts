@@ -1,3 +1,4 @@
+import { viewerNamed } from "../support/viewer";
 import { openedRecords } from "../support/opened";
 import { countAnswer, planCount } from "@/core/kinds/planned";
 import { type CountReport, printReport } from "@/core/kinds";
@@ -5,14 +6,8 @@ import type { Viewpoint } from "@/core/relation";
 import fc from "fast-check";
 
 import { parseInstant } from "@/core/time";
-import {
-  importBundle,
-  readBundleFiles,
-  runPlan,
-  withConnection,
-  loadViewer,
-  type EntityManager,
-} from "@/data";
+import { importBundle, readBundleFiles, runPlan, type EntityManager } from "@/data";
+import { withConnection } from "@/data/database";
 import { systemClock } from "@/server/clock";
 import { deskOf } from "@/server/viewer/viewpoint";
 import { GOLDEN_BUNDLE } from "../golden/load";
@@ -30,12 +25,7 @@ const NOW = parseInstant("2026-11-24T15:30:00Z")!;
 beforeAll(async () => {
   em = await freshDatabase("differential");
   await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
-  const viewer = await withConnection(em, async (client) =>
-    loadViewer(
-      client,
-      (await client.query<{ id: number }>("SELECT id FROM people WHERE login = 'gil'")).rows[0].id,
-    ),
-  );
+  const viewer = await viewerNamed(em, "gil");
   view = (await deskOf(em, viewer!, systemClock, NOW)).view;
   const records = await everyRecord(em, view);
   lines = await withConnection(em, (client) => readTimelines(client, records));

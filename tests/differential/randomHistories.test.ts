@@ -1,3 +1,4 @@
+import { viewerNamed } from "../support/viewer";
 import { promiseMicros } from "@/core/catalog/sql";
 import { openedRecords } from "../support/opened";
 import {
@@ -28,7 +29,8 @@ import {
   resolvePeriod,
   workClock,
 } from "@/core/time";
-import { importBundle, loadViewer, runPlan, withConnection, type EntityManager } from "@/data";
+import { importBundle, runPlan, type EntityManager } from "@/data";
+import { withConnection } from "@/data/database";
 import { deskOf } from "@/server/viewer/viewpoint";
 import { arbitraryCondition, arbitraryPeriod, namedFields } from "../support/arbitrary";
 import { dropDatabase, freshDatabase } from "../support/database";
@@ -47,12 +49,7 @@ beforeAll(async () => {
   em = await freshDatabase("random_histories");
   const { refused } = await importBundle(em, await randomHistories(SEED, 150), { now: NOW });
   if (refused.length) throw new Error(`seed ${SEED}: ${JSON.stringify(refused[0])}`);
-  const viewer = await withConnection(em, async (client) =>
-    loadViewer(
-      client,
-      (await client.query<{ id: number }>("SELECT id FROM people WHERE login = 'gil'")).rows[0].id,
-    ),
-  );
+  const viewer = await viewerNamed(em, "gil");
   view = (await deskOf(em, viewer!, { now: () => NOW })).view;
   const records = await everyRecord(em, { ...view, deletedToo: true });
   replay = new Replay(await withConnection(em, (client) => readTimelines(client, records)), view);

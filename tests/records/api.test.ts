@@ -1,14 +1,10 @@
+import { viewerNamed } from "../support/viewer";
 import { parseSentence } from "@/core/kinds";
 import { parseInstant } from "@/core/time";
 import type { AskContext } from "@/core/catalog";
 
-import {
-  importBundle,
-  loadViewer,
-  readBundleFiles,
-  withConnection,
-  type EntityManager,
-} from "@/data";
+import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import { withConnection } from "@/data/database";
 import { apiAnswer, apiRecords, type Reply } from "@/server/api/answer";
 import { makeToken } from "@/server/accounts/tokens";
 import type { Clock } from "@/server/clock";
@@ -424,14 +420,7 @@ describe("a sentence and its definition are two ways of asking one thing", () =>
   ];
   let view: AskContext;
   beforeAll(async () => {
-    const viewer = await withConnection(em, async (client) =>
-      loadViewer(
-        client,
-        (await client.query<{ id: number }>("SELECT id FROM people WHERE login = 'gil'")).rows[0]
-          .id,
-      ),
-    );
-    view = (await deskOf(em, viewer!, clock)).view;
+    view = (await deskOf(em, await viewerNamed(em, "gil"), clock)).view;
   });
   test.each(SENTENCES)("%s", async (sentence) => {
     const parsed = parseSentence(sentence, view);

@@ -1,8 +1,10 @@
+import { viewerNamed } from "../support/viewer";
 import { Refused } from "@/server/refused";
 import { completeSentence, parseSentence } from "@/core/kinds";
 import { parseInstant } from "@/core/time";
 
-import { importBundle, loadViewer, withConnection, type EntityManager } from "@/data";
+import { importBundle, loadViewer, type EntityManager } from "@/data";
+import { withConnection } from "@/data/database";
 import type { RawBundle, RawTable } from "@/core/bundle";
 import { makeToken } from "@/server/accounts/tokens";
 import { apiAnswer, apiRecords } from "@/server/api/answer";
@@ -61,13 +63,7 @@ async function open(withHidden: boolean, login: string): Promise<World> {
   const em = await freshDatabase(withHidden ? "doors_hidden" : "doors_plain");
   const outcome = await importBundle(em, world(withHidden), { now: NOW });
   expect(outcome.refused).toEqual([]);
-  const viewer = await withConnection(em, async (client) =>
-    loadViewer(
-      client,
-      (await client.query<{ id: number }>("SELECT id FROM people WHERE login = $1", [login]))
-        .rows[0].id,
-    ),
-  );
+  const viewer = await viewerNamed(em, login);
   return { em, desk: await deskOf(em, viewer!, clock), token: (await makeToken(em, login))! };
 }
 
@@ -230,11 +226,7 @@ test("a report about a hidden project that somebody shared says nothing of it, a
       (await client.query<{ id: number }>("SELECT id FROM people WHERE login = 'tomas'")).rows[0]
         .id,
   );
-  const tomas = await deskOf(
-    em,
-    (await withConnection(em, (client) => loadViewer(client, person)))!,
-    clock,
-  );
+  const tomas = await deskOf(em, (await loadViewer(em, person))!, clock);
   const told = JSON.stringify(
     await acts.tile.run({ em, desk: tomas, clock }, { report: saved.ok ? saved.value.id : 0 }),
   );

@@ -1,19 +1,15 @@
 import fc from "fast-check";
 import { spansOf, TRACKED, type TrackedField, type TrackedValues } from "@/core/history";
 import { instantText, parseInstant, type Instant } from "@/core/time";
+import { importBundle, readBundleFiles, type EntityManager, type KeptMove } from "@/data";
 import {
   firstChange,
-  importBundle,
-  inTransaction,
   loadRecords,
   loadHistoryRules,
-  readBundleFiles,
-  withConnection,
   withoutColumns,
   writeHistories,
-  type EntityManager,
-  type KeptMove,
-} from "@/data";
+} from "@/data/repositories/histories";
+import { inTransaction, withConnection } from "@/data/database";
 import { GOLDEN_BUNDLE } from "../golden/load";
 import { dropDatabase, freshDatabase } from "../support/database";
 

@@ -7,10 +7,10 @@ import {
   exportBundle,
   importBundle,
   readBundleFiles,
-  withConnection,
   writeRefused,
   type EntityManager,
 } from "@/data";
+import { withConnection } from "@/data/database";
 import { GOLDEN_BUNDLE } from "../golden/load";
 import { dropDatabase, freshDatabase } from "../support/database";
 

@@ -1,3 +1,4 @@
+import { findPersonByLogin, pinsOf } from "@/data";
 import { Refused } from "@/server/refused";
 import type { CountReport, Report } from "@/core/kinds";
 import { durationWords } from "@/core/base";
@@ -7,7 +8,7 @@ import { importBundle, readBundleFiles, type EntityManager } from "@/data";
 import { acts, type ActId } from "@/server/acts";
 import type { Clock } from "@/server/clock";
 import { binKept, setPin, setShares } from "@/server/library/kept";
-import { listPins, listReports, loadReport, saveReport } from "@/server/library/reports";
+import { listReports, loadReport, saveReport } from "@/server/library/reports";
 import {
   boardsToChange,
   listDashboards,
@@ -125,12 +126,12 @@ describe("saving reports", () => {
     const [line] = await listReports(em, builder.viewer, builder.view.catalog);
     await setPin(em, builder.viewer, "report", line.id, true);
     await setPin(em, builder.viewer, "report", line.id, true);
-    expect(await listPins(em, builder.viewer)).toEqual([
+    expect(await pinsOf(em, builder.viewer)).toEqual([
       { kind: "report", id: line.id, name: line.name },
     ]);
-    expect(await listPins(em, member.viewer)).toEqual([]);
+    expect(await pinsOf(em, member.viewer)).toEqual([]);
     await setPin(em, builder.viewer, "report", line.id, false);
-    expect(await listPins(em, builder.viewer)).toEqual([]);
+    expect(await pinsOf(em, builder.viewer)).toEqual([]);
   });
 });
 
@@ -190,7 +191,7 @@ describe("dashboards", () => {
     });
   });
   test("ready-made ones fit the workspace's own fields", async () => {
-    await makeReadyMade(em, "ruth");
+    await makeReadyMade(em, (await findPersonByLogin(em, "ruth"))!);
     const board = (await listDashboards(em, builder.viewer)).find(
       (line) => line.name === "Desk morning",
     )!;

@@ -7,7 +7,8 @@ import fc from "fast-check";
 import { REST } from "@/core/definition";
 
 import { parseInstant } from "@/core/time";
-import { importBundle, readBundleFiles, runPlan, withConnection, type EntityManager } from "@/data";
+import { importBundle, readBundleFiles, runPlan, type EntityManager } from "@/data";
+import { withConnection } from "@/data/database";
 import { copyRows } from "@/data/copyRows";
 import type { Desk } from "@/server/viewer/viewpoint";
 import { GOLDEN_BUNDLE } from "../golden/load";

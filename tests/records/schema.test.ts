@@ -1,6 +1,36 @@
 import type { EntityMetadata } from "@mikro-orm/core";
-import { openDatabase, withConnection, type EntityManager } from "@/data";
+import { openDatabase, type EntityManager } from "@/data";
+import { withConnection } from "@/data/database";
 import { dropDatabase, freshDatabase } from "../support/database";
+
+/** Records, their histories and the names in them are read by plans and written in bulk: they have no entities. */
+const BY_SQL = [
+  "assets",
+  "billings",
+  "comments",
+  "cost_entries",
+  "fields",
+  "holidays",
+  "items",
+  "kinds",
+  "links",
+  "milestones",
+  "mikro_orm_migrations",
+  "moves",
+  "person_projects",
+  "planned_costs",
+  "priorities",
+  "progress",
+  "project_teams",
+  "projects",
+  "releases",
+  "sprints",
+  "state_spans",
+  "statuses",
+  "team_members",
+  "time_entries",
+  "weekly_words",
+];
 
 let em: EntityManager;
 let entities: EntityMetadata[];
@@ -21,28 +51,20 @@ beforeAll(async () => {
 afterAll(dropDatabase);
 
 test("every entity has its table, and every property its column", () => {
-  expect(entities.length).toBeGreaterThan(30);
+  expect(entities.length).toBeGreaterThan(20);
   for (const entity of entities) {
     const kept = columns.get(entity.tableName);
     expect([entity.tableName, kept !== undefined]).toEqual([entity.tableName, true]);
-    for (const name of entity.props.flatMap((property) => property.fieldNames))
+    for (const name of entity.props.flatMap((property) => property.fieldNames ?? []))
       expect([entity.tableName, name, kept!.has(name)]).toEqual([entity.tableName, name, true]);
   }
 });
 
-test("every table of ours has its entity, and every column its property", () => {
-  const known = new Map(
-    entities.map((entity) => [
-      entity.tableName,
-      new Set(entity.props.flatMap((property) => property.fieldNames)),
-    ]),
+test("what is kept one by one has entities, all else is named here", () => {
+  const known = new Set(entities.map((entity) => entity.tableName));
+  expect([...columns.keys()].filter((table) => !known.has(table)).sort()).toEqual(
+    [...BY_SQL].sort(),
   );
-  for (const [table, names] of columns) {
-    if (table === "mikro_orm_migrations") continue;
-    expect([table, known.has(table)]).toEqual([table, true]);
-    for (const name of names)
-      expect([table, name, known.get(table)!.has(name)]).toEqual([table, name, true]);
-  }
 });
 
 test("migrating what is up to date changes nothing", async () => {

@@ -1,4 +1,5 @@
-import { importBundle, withConnection, type EntityManager } from "@/data";
+import { importBundle, type EntityManager } from "@/data";
+import { withConnection } from "@/data/database";
 import {
   acceptInvite,
   firstAdministrator,

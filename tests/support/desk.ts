@@ -1,19 +1,14 @@
+import { viewerNamed } from "./viewer";
 import { type Report, parseSentence } from "@/core/kinds";
 
-import { loadViewer, withConnection, type EntityManager } from "@/data";
+import { type EntityManager } from "@/data";
+import { parseInstant } from "@/core/time";
 import type { Clock } from "@/server/clock";
 import { deskOf, type Desk } from "@/server/viewer/viewpoint";
 
 /** The desk of somebody by login. */
 export async function deskFor(em: EntityManager, login: string, clock: Clock): Promise<Desk> {
-  const viewer = await withConnection(em, async (client) =>
-    loadViewer(
-      client,
-      (await client.query<{ id: number }>("SELECT id FROM people WHERE login = $1", [login]))
-        .rows[0].id,
-    ),
-  );
-  return deskOf(em, viewer!, clock);
+  return deskOf(em, await viewerNamed(em, login), clock);
 }
 
 /** The report that a sentence says; one that does not read fails the test with its reason. */
@@ -22,3 +17,6 @@ export function reportOf(sentence: string, { view }: Pick<Desk, "view">): Report
   if (!parsed.ok) throw new Error(`${sentence}: ${parsed.problems[0].message}`);
   return parsed.value;
 }
+
+/** A clock that stands still. */
+export const fixedClock: Clock = { now: () => parseInstant("2026-11-24T15:30:00Z")! };

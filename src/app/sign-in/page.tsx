@@ -1,5 +1,5 @@
 import { redirect } from "next/navigation";
-import { loadWorkspace, needsFirstAdministrator, newSession, withConnection } from "@/server/web";
+import { loadWorkspace, needsFirstAdministrator, newSession } from "@/server/web";
 import { SignIn } from "@/ui/signin";
 
 export const dynamic = "force-dynamic";
@@ -12,7 +12,7 @@ export default async function SignInPage({
 }) {
   const em = await newSession();
   if (await needsFirstAdministrator(em)) redirect("/first");
-  const workspace = await withConnection(em, loadWorkspace);
+  const workspace = await loadWorkspace(em);
   const { to } = await searchParams;
   return (
     <SignIn

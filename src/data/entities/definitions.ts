@@ -1,69 +1,22 @@
-import type { Report } from "@/core/kinds";
 import { defineEntity, p } from "@mikro-orm/core";
 import type { Subject } from "@/core/catalog";
 import type { Dress, PlainMeasure, Tile } from "@/core/definition";
 import type { Condition } from "@/core/filter";
+import type { Report } from "@/core/kinds";
+import { filled, keptProperties } from "./base";
+import { Person, Service, Team } from "./people";
 
-export const Account = defineEntity({
-  name: "Account",
-  tableName: "accounts",
-  properties: { personId: p.integer().primary(), passwordHash: p.text(), changedAt: p.datetime() },
-});
-export const Session = defineEntity({
-  name: "Session",
-  tableName: "sessions",
-  properties: {
-    tokenHash: p.text().primary(),
-    personId: p.integer(),
-    createdAt: p.datetime(),
-    expiresAt: p.datetime(),
-  },
-});
-export const Invite = defineEntity({
-  name: "Invite",
-  tableName: "invites",
-  properties: {
-    tokenHash: p.text().primary(),
-    personId: p.integer(),
-    expiresAt: p.datetime(),
-    usedAt: p.datetime().nullable(),
-  },
-});
-export const Token = defineEntity({
-  name: "Token",
-  tableName: "tokens",
-  properties: {
-    id: p.integer().primary(),
-    tokenHash: p.text(),
-    personId: p.integer(),
-    name: p.text(),
-    createdAt: p.datetime(),
-    usedAt: p.datetime().nullable(),
-  },
-});
-export const SignInFailure = defineEntity({
-  name: "SignInFailure",
-  tableName: "sign_in_failures",
-  properties: { id: p.bigint("number").primary(), login: p.text(), at: p.datetime() },
-});
+/** Which definitions have versions, shares and a place in the bin. */
+export type SharedKind = "report" | "dashboard" | "filter";
 
-const keptProperties = {
-  id: p.integer().primary(),
-  version: p.integer().version(),
-  name: p.text(),
-  purpose: p.text(),
-  ownerId: p.integer(),
-  createdAt: p.datetime(),
-  updatedAt: p.datetime(),
-  updatedById: p.integer(),
-  deletedAt: p.datetime().nullable(),
-};
 export const ReportEntity = defineEntity({
   name: "Report",
   tableName: "reports",
   properties: {
     ...keptProperties,
-    category: p.text(),
+    owner: p.manyToOne(Person),
+    updatedBy: p.manyToOne(Person),
+    category: p.text().default(""),
     definition: p.json<Report>(),
     dress: p.json<Dress>(),
   },
@@ -71,39 +24,21 @@ export const ReportEntity = defineEntity({
 export const DashboardEntity = defineEntity({
   name: "Dashboard",
   tableName: "dashboards",
-  properties: { ...keptProperties, category: p.text(), tiles: p.json<Tile[]>() },
-});
-export const Pin = defineEntity({
-  name: "Pin",
-  tableName: "pins",
   properties: {
-    personId: p.integer().primary(),
-    kind: p.text().primary(),
-    targetId: p.integer().primary(),
-    createdAt: p.datetime(),
+    ...keptProperties,
+    owner: p.manyToOne(Person),
+    updatedBy: p.manyToOne(Person),
+    category: p.text().default(""),
+    tiles: p.json<Tile[]>(),
   },
 });
-export const ImportEntity = defineEntity({
-  name: "Import",
-  tableName: "imports",
-  properties: {
-    id: p.integer().primary(),
-    personId: p.integer().nullable(),
-    fileName: p.text(),
-    folder: p.text(),
-    state: p.text(),
-    progress: p.json<Record<string, unknown>>(),
-    outcome: p.json<Record<string, unknown>>().nullable(),
-    createdAt: p.datetime(),
-    updatedAt: p.datetime(),
-  },
-});
-
 export const SavedFilterEntity = defineEntity({
   name: "SavedFilter",
   tableName: "saved_filters",
   properties: {
     ...keptProperties,
+    owner: p.manyToOne(Person),
+    updatedBy: p.manyToOne(Person),
     subject: p.json<Subject>(),
     condition: p.json<Condition>().nullable(),
   },
@@ -117,46 +52,56 @@ export const NamedMeasureEntity = defineEntity({
     means: p.text(),
     subject: p.text(),
     measure: p.json<PlainMeasure>(),
-    ownerId: p.integer().nullable(),
-    createdAt: p.datetime(),
+    owner: p.manyToOne(Person).nullable(),
+    createdAt: filled(),
   },
 });
+
+/** What hangs on a definition goes with it when it is swept away: by foreign keys, one for each kind. */
+const target = { kind: p.text().$type<SharedKind>(), targetId: p.integer() };
+const targetKey = {
+  kind: p.text().$type<SharedKind>().primary(),
+  targetId: p.integer().primary(),
+};
+
 export const Share = defineEntity({
   name: "Share",
   tableName: "shares",
   properties: {
     id: p.integer().primary(),
-    kind: p.text(),
-    targetId: p.integer(),
-    everyone: p.boolean(),
-    personId: p.integer().nullable(),
-    teamId: p.integer().nullable(),
-    mayChange: p.boolean(),
+    ...target,
+    everyone: p.boolean().default(false),
+    person: p.manyToOne(Person).nullable(),
+    team: p.manyToOne(Team).nullable(),
+    mayChange: p.boolean().default(false),
   },
 });
 export const Version = defineEntity({
   name: "Version",
   tableName: "versions",
   properties: {
-    kind: p.text().primary(),
-    targetId: p.integer().primary(),
+    ...targetKey,
     version: p.integer().primary(),
     name: p.text(),
     body: p.json<Record<string, unknown>>(),
-    savedById: p.integer().nullable(),
-    savedAt: p.datetime(),
+    savedBy: p.manyToOne(Person).nullable(),
+    savedAt: filled(),
   },
+});
+export const Pin = defineEntity({
+  name: "Pin",
+  tableName: "pins",
+  properties: { person: p.manyToOne(Person).primary(), ...targetKey, createdAt: filled() },
 });
 export const Draft = defineEntity({
   name: "Draft",
   tableName: "drafts",
   properties: {
-    personId: p.integer().primary(),
-    kind: p.text().primary(),
-    targetId: p.integer().primary(),
+    person: p.manyToOne(Person).primary(),
+    ...targetKey,
     baseVersion: p.integer(),
     body: p.json<Record<string, unknown>>(),
-    updatedAt: p.datetime(),
+    updatedAt: filled(),
   },
 });
 export const Open = defineEntity({
@@ -164,22 +109,9 @@ export const Open = defineEntity({
   tableName: "opens",
   properties: {
     id: p.bigint("number").primary(),
-    personId: p.integer(),
-    kind: p.text(),
-    targetId: p.integer(),
-    at: p.datetime(),
-  },
-});
-export const Notice = defineEntity({
-  name: "Notice",
-  tableName: "notices",
-  properties: {
-    personId: p.integer().primary(),
-    about: p.text().primary(),
-    words: p.text(),
-    href: p.text(),
-    at: p.datetime(),
-    seenAt: p.datetime().nullable(),
+    person: p.manyToOne(Person),
+    ...target,
+    at: filled(),
   },
 });
 export const DayNote = defineEntity({
@@ -189,10 +121,10 @@ export const DayNote = defineEntity({
     id: p.integer().primary(),
     day: p.date(),
     words: p.text(),
-    serviceId: p.integer().nullable(),
-    reportId: p.integer().nullable(),
-    ownerId: p.integer(),
-    createdAt: p.datetime(),
+    service: p.manyToOne(Service).nullable(),
+    report: p.manyToOne(ReportEntity).nullable(),
+    owner: p.manyToOne(Person),
+    createdAt: filled(),
   },
 });
 export const Finding = defineEntity({
@@ -200,12 +132,12 @@ export const Finding = defineEntity({
   tableName: "findings",
   properties: {
     id: p.integer().primary(),
-    reportId: p.integer().nullable(),
+    report: p.manyToOne(ReportEntity).nullable(),
     words: p.text(),
     address: p.text(),
     picture: p.text().nullable(),
-    ownerId: p.integer(),
-    createdAt: p.datetime(),
+    owner: p.manyToOne(Person),
+    createdAt: filled(),
   },
 });
 export const Mailing = defineEntity({
@@ -213,18 +145,18 @@ export const Mailing = defineEntity({
   tableName: "mailings",
   properties: {
     id: p.integer().primary(),
-    kind: p.text(),
+    kind: p.text().$type<"report" | "dashboard">(),
     targetId: p.integer(),
-    ownerId: p.integer(),
-    schedule: p.json<Record<string, unknown>>(),
+    owner: p.manyToOne(Person),
+    schedule: p.json<{ every: "day" | "week" | "month"; on: number; at: string }>(),
     people: p.array(Number),
     teams: p.array(Number),
-    skipEmpty: p.boolean(),
-    page: p.json<Record<string, unknown>>(),
+    skipEmpty: p.boolean().default(false),
+    page: p.json<{ paper: "A4" | "Letter"; across: boolean }>(),
     nextAt: p.datetime().nullable(),
     lastAt: p.datetime().nullable(),
     lastSaid: p.text().nullable(),
-    createdAt: p.datetime(),
+    createdAt: filled(),
   },
 });
 export const MailMessage = defineEntity({
@@ -232,12 +164,13 @@ export const MailMessage = defineEntity({
   tableName: "mail_messages",
   properties: {
     id: p.integer().primary(),
-    receivedAt: p.datetime(),
+    receivedAt: filled(),
     sender: p.text(),
     receivers: p.array(),
     subject: p.text(),
-    bodyText: p.text(),
-    bodyHtml: p.text(),
+    bodyText: p.text().default(""),
+    bodyHtml: p.text().default(""),
+    attachments: () => p.oneToMany(MailAttachment).mappedBy("message"),
   },
 });
 export const MailAttachment = defineEntity({
@@ -245,19 +178,9 @@ export const MailAttachment = defineEntity({
   tableName: "mail_attachments",
   properties: {
     id: p.integer().primary(),
-    messageId: p.integer(),
+    message: () => p.manyToOne(MailMessage),
     name: p.text(),
     type: p.text(),
     bytes: p.blob(),
-  },
-});
-export const PrintJob = defineEntity({
-  name: "PrintJob",
-  tableName: "print_jobs",
-  properties: {
-    tokenHash: p.text().primary(),
-    personId: p.integer(),
-    body: p.json<Record<string, unknown>>(),
-    createdAt: p.datetime(),
   },
 });

@@ -1,3 +1,2 @@
-export * from "./dictionaries";
-export * from "./records";
+export * from "./people";
 export * from "./definitions";

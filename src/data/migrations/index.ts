@@ -2,6 +2,7 @@ import { Migration20261125000000_records } from "./Migration20261125000000_recor
 import { Migration20261128000000_questions } from "./Migration20261128000000_questions";
 import { Migration20261128120000_changes } from "./Migration20261128120000_changes";
 import { Migration20261128160000_corrections } from "./Migration20261128160000_corrections";
+import { Migration20261130000000_ties } from "./Migration20261130000000_ties";
 
 /** Every migration, oldest first. */
 export const migrations = [
@@ -9,4 +10,5 @@ export const migrations = [
   { name: "Migration20261128000000_questions", class: Migration20261128000000_questions },
   { name: "Migration20261128120000_changes", class: Migration20261128120000_changes },
   { name: "Migration20261128160000_corrections", class: Migration20261128160000_corrections },
+  { name: "Migration20261130000000_ties", class: Migration20261130000000_ties },
 ];

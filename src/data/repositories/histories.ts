@@ -10,6 +10,7 @@ import {
 } from "@/core/history";
 import type { Stage } from "@/core/catalog";
 import { instantText, parseInstant, workClock, type Instant } from "@/core/time";
+import { inTransaction, type EntityManager } from "../database";
 import { loadCalendar } from "./calendar";
 
 /** A move with who made it; `id` where it is stored already. Values are texts as kept: identities, numbers, instants. */
@@ -457,12 +458,14 @@ export async function touchRecords(client: PoolClient, upTo: Instant): Promise<v
 const HISTORIES_VERSION = 2;
 
 /** Derives the histories of a database that an older version of the application wrote. @returns whether there was anything to do */
-export async function refreshHistories(client: PoolClient): Promise<boolean> {
-  const { rowCount } = await client.query("SELECT 1 FROM workspace WHERE histories_version < $1", [
-    HISTORIES_VERSION,
-  ]);
-  if (!rowCount) return false;
-  await rebuildHistories(client);
-  await client.query("UPDATE workspace SET histories_version = $1", [HISTORIES_VERSION]);
-  return true;
-}
+export const refreshHistories = (em: EntityManager): Promise<boolean> =>
+  inTransaction(em, async (client) => {
+    const { rowCount } = await client.query(
+      "SELECT 1 FROM workspace WHERE histories_version < $1",
+      [HISTORIES_VERSION],
+    );
+    if (!rowCount) return false;
+    await rebuildHistories(client);
+    await client.query("UPDATE workspace SET histories_version = $1", [HISTORIES_VERSION]);
+    return true;
+  });

@@ -12,7 +12,9 @@ import {
   type ThingLists,
   type ViewerWords,
 } from "@/core/catalog";
-import { parseInstant, type Instant } from "@/core/time";
+import { parseInstant, type Instant, type WorkCalendar } from "@/core/time";
+import { withConnection, type EntityManager } from "../database";
+import { loadCalendar } from "./calendar";
 import type { DemoFacts } from "@/contract/room";
 import type { FieldRow } from "./identities";
 import { mayRead } from "./sharing";
@@ -30,24 +32,26 @@ export interface Viewer extends ViewerWords {
 }
 
 /** @returns null when nobody active has this identity */
-export async function loadViewer(client: PoolClient, person: number): Promise<Viewer | null> {
-  const { rows } = await client.query<{
-    login: string;
-    name: string;
-    role: Role;
-    team_id: number | null;
-    teams: number[];
-    visible: number[];
-    mine: number[];
-    is_client: boolean;
-  }>(
-    `WITH me AS (SELECT * FROM people WHERE id = $1 AND active),
+export async function loadViewer(em: EntityManager, person: number): Promise<Viewer | null> {
+  const { rows } = await withConnection(em, (client) =>
+    client.query<{
+      login: string;
+      name: string;
+      role: Role;
+      team_id: number | null;
+      teams: number[];
+      visible: number[];
+      mine: number[];
+      is_client: boolean;
+    }>(
+      `WITH me AS (SELECT * FROM people WHERE id = $1 AND active),
           t AS (SELECT coalesce(array_agg(team_id ORDER BY position), '{}') AS teams FROM team_members WHERE person_id = $1)
      SELECT me.login, me.name, me.role, me.team_id, me.client IS NOT NULL AS is_client, t.teams,
        ARRAY(SELECT p.id FROM projects p WHERE NOT EXISTS (SELECT 1 FROM project_teams x WHERE x.project_id = p.id) OR EXISTS (SELECT 1 FROM project_teams x WHERE x.project_id = p.id AND x.team_id = ANY(t.teams)) ORDER BY p.id) AS visible,
        ARRAY(SELECT p.id FROM projects p WHERE p.manager_id = $1 OR EXISTS (SELECT 1 FROM project_teams x WHERE x.project_id = p.id AND x.team_id = ANY(t.teams)) ORDER BY p.id) AS mine
      FROM me, t`,
-    [person],
+      [person],
+    ),
   );
   const row = rows[0];
   if (!row) return null;
@@ -73,15 +77,17 @@ export interface WorkspaceRow {
   readonly latestAt: Instant | null;
 }
 
-export async function loadWorkspace(client: PoolClient): Promise<WorkspaceRow> {
-  const { rows } = await client.query<{
-    name: string;
-    demo: DemoFacts | null;
-    names_version: string;
-    records_version: string;
-    latest_at: string | null;
-  }>(
-    `SELECT name, demo, names_version, records_version, to_char(latest_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') AS latest_at FROM workspace`,
+export async function loadWorkspace(em: EntityManager): Promise<WorkspaceRow> {
+  const { rows } = await withConnection(em, (client) =>
+    client.query<{
+      name: string;
+      demo: DemoFacts | null;
+      names_version: string;
+      records_version: string;
+      latest_at: string | null;
+    }>(
+      `SELECT name, demo, names_version, records_version, to_char(latest_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') AS latest_at FROM workspace`,
+    ),
   );
   const row = rows[0];
   return {
@@ -104,8 +110,22 @@ interface PriorityRow {
   readonly clock: "working" | "always";
 }
 
+/** What a viewer may know of, the calendar, and the settings of the workspace. */
+export const loadKnown = (
+  em: EntityManager,
+  viewer: Viewer,
+): Promise<{
+  data: CatalogData;
+  calendar: WorkCalendar;
+  settings: Readonly<Record<string, string>>;
+}> =>
+  withConnection(em, async (client) => {
+    const { calendar, settings } = await loadCalendar(client);
+    return { data: await loadCatalogData(client, viewer, calendar.locale), calendar, settings };
+  });
+
 /** Everything with a name that a viewer may know of, each list in its natural order. */
-export async function loadCatalogData(
+async function loadCatalogData(
   client: PoolClient,
   viewer: Viewer,
   locale: string,

@@ -1,4 +1,5 @@
-export type SharedKind = "report" | "dashboard" | "filter";
+import type { SharedKind } from "../entities";
+import type { Viewer } from "./names";
 
 /**
  * SQL: whether somebody may read a definition: its owner, an administrator, and whoever it is shared with, in person,
@@ -29,3 +30,22 @@ const allowed = (
   more: string,
 ): string =>
   `(${alias}.owner_id = ${person} OR ${isAdministrator} OR EXISTS (SELECT 1 FROM shares x WHERE x.kind = '${kind}' AND x.target_id = ${alias}.id AND ${more}(x.everyone OR x.person_id = ${person} OR x.team_id IN (SELECT m.team_id FROM team_members m WHERE m.person_id = ${person}))))`;
+
+/** The parameters $1 and $2 of the tests below: who asks, and whether as an administrator. */
+export const asks = (viewer: Viewer): [number, boolean] => [
+  viewer.person,
+  viewer.role === "administrator",
+];
+
+/** Reading: what one may read by its own shares, and a report also by a dashboard that shows it. */
+export const readable = (alias: string, kind: SharedKind): string =>
+  kind === "report"
+    ? `(${mayRead(alias, kind, "$1", "$2")} OR EXISTS (SELECT 1 FROM dashboards b WHERE b.deleted_at IS NULL AND b.tiles @> jsonb_build_array(jsonb_build_object('report', ${alias}.id)) AND ${mayRead("b", "dashboard", "$1", "$2")}))`
+    : mayRead(alias, kind, "$1", "$2");
+
+export const writable = (alias: string, kind: SharedKind): string =>
+  mayWrite(alias, kind, "$1", "$2");
+
+/** SQL: whether somebody has it in their side list. */
+export const pinned = (alias: string, kind: SharedKind): string =>
+  `EXISTS (SELECT 1 FROM pins x WHERE x.person_id = $1 AND x.kind = '${kind}' AND x.target_id = ${alias}.id)`;

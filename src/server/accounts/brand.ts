@@ -1,4 +1,4 @@
-import { type EntityManager, withConnection } from "@/data";
+import { putSettings, settingsOf, type EntityManager } from "@/data";
 
 /** What stands at the head of printed pages: words and a picture of the workspace's own. */
 export interface Brand {
@@ -7,25 +7,11 @@ export interface Brand {
 }
 
 export async function brandOf(em: EntityManager): Promise<Brand> {
-  return withConnection(em, async (client) => {
-    const { rows } = await client.query<{ setting: string; value: string }>(
-      "SELECT setting, value FROM settings WHERE setting IN ('print_heading', 'print_picture')",
-    );
-    const of = (name: string) => rows.find((row) => row.setting === name)?.value ?? "";
-    return { heading: of("print_heading"), picture: of("print_picture") };
-  });
+  const settings = await settingsOf(em, ["print_heading", "print_picture"]);
+  return { heading: settings.print_heading ?? "", picture: settings.print_picture ?? "" };
 }
 
 export async function setBrand(em: EntityManager, { heading, picture }: Brand): Promise<true> {
-  await withConnection(em, async (client) => {
-    for (const [setting, value] of [
-      ["print_heading", heading],
-      ["print_picture", picture],
-    ])
-      await client.query(
-        "INSERT INTO settings VALUES ($1, $2) ON CONFLICT (setting) DO UPDATE SET value = excluded.value",
-        [setting, value],
-      );
-  });
+  await putSettings(em, { print_heading: heading, print_picture: picture });
   return true;
 }

@@ -1,19 +1,24 @@
 import { mkdir, readFile, readdir, rm, writeFile } from "node:fs/promises";
 import { basename, join } from "node:path";
 import { randomUUID } from "node:crypto";
-import { makeWorkerUtils } from "graphile-worker";
 import { TABLES, type TableId } from "@/core/bundle";
 import type { Stage } from "@/core/catalog";
 import type { ImportState } from "@/contract/room";
 import {
-  type EntityManager,
+  addImport,
+  continueImport,
+  findImport,
   importBundle,
-  type ImportOutcome,
+  latestImports,
+  noteProgress,
+  putImportState,
   readBundleFiles,
   UnreadableBundle,
-  type Viewer,
-  withConnection,
   writeRefused,
+  type EntityManager,
+  type ImportOutcome,
+  type ImportRow,
+  type Viewer,
 } from "@/data";
 import type { Clock } from "../clock";
 import { log } from "../log";
@@ -26,15 +31,6 @@ export interface ImportJob {
   readonly dryRun: boolean;
   readonly stages?: Readonly<Record<string, Stage>>;
 }
-
-const enqueue = async (job: ImportJob): Promise<void> => {
-  const utils = await makeWorkerUtils({ connectionString: process.env.DATABASE_URL! });
-  try {
-    await utils.addJob("import", job, { queueName: "imports", maxAttempts: 1 });
-  } finally {
-    await utils.release();
-  }
-};
 
 /** Keeps an uploaded bundle and has it read, without writing anything yet. */
 export async function beginImport(
@@ -52,45 +48,12 @@ export async function beginImport(
     ),
     bytes,
   );
-  const id = await withConnection(
-    em,
-    async (client) =>
-      (
-        await client.query<{ id: number }>(
-          "INSERT INTO imports (person_id, file_name, folder, state) VALUES ($1, $2, $3, 'reading') RETURNING id",
-          [viewer.person, basename(fileName).slice(0, 200), folder],
-        )
-      ).rows[0].id,
-  );
-  await enqueue({ id, dryRun: true });
-  return id;
+  return addImport(em, viewer.person, basename(fileName).slice(0, 200), folder);
 }
-
-interface ImportRow {
-  id: number;
-  file_name: string;
-  folder: string;
-  state: ImportState["state"];
-  progress: { doing?: string; share?: number };
-  outcome:
-    (Pick<ImportState, "tables" | "refused" | "causes" | "unstaged"> & { problem?: string }) | null;
-}
-
-const load = (em: EntityManager, id: number): Promise<ImportRow | undefined> =>
-  withConnection(
-    em,
-    async (client) =>
-      (
-        await client.query<ImportRow>(
-          "SELECT id, file_name, folder, state, progress, outcome FROM imports WHERE id = $1",
-          [id],
-        )
-      ).rows[0],
-  );
 
 const stateOf = (row: ImportRow): ImportState => ({
   id: row.id,
-  fileName: row.file_name,
+  fileName: row.fileName,
   state: row.state,
   doing: row.progress.doing ?? "waiting for its turn",
   share: row.progress.share ?? 0,
@@ -102,19 +65,12 @@ const stateOf = (row: ImportRow): ImportState => ({
 });
 
 export async function importState(em: EntityManager, id: number): Promise<ImportState | null> {
-  const row = await load(em, id);
+  const row = await findImport(em, id);
   return row ? stateOf(row) : null;
 }
 
-export async function lastImports(em: EntityManager): Promise<ImportState[]> {
-  return withConnection(em, async (client) =>
-    (
-      await client.query<ImportRow>(
-        "SELECT id, file_name, folder, state, progress, outcome FROM imports ORDER BY id DESC LIMIT 5",
-      )
-    ).rows.map(stateOf),
-  );
-}
+export const lastImports = async (em: EntityManager): Promise<ImportState[]> =>
+  (await latestImports(em)).map(stateOf);
 
 /** Goes on with an import that was read, or drops it. */
 export async function actOnImport(
@@ -123,19 +79,19 @@ export async function actOnImport(
   act: "bring in" | "stop",
   stages?: Readonly<Record<string, Stage>>,
 ): Promise<ImportState | null> {
-  const row = await load(em, id);
+  const row = await findImport(em, id);
   if (!row) return null;
   if (act === "stop") {
-    await setState(em, id, "stopped");
+    await putImportState(em, id, "stopped");
     await rm(row.folder, { recursive: true, force: true });
   } else if (row.state === "checked" || row.state === "asks") {
-    await setState(em, id, row.state === "asks" ? "reading" : "writing");
-    await enqueue({
-      id,
-      dryRun: row.state === "asks",
-      ...(stages ? { stages } : ((await keptStages(row.folder)) ?? {})),
-    });
     if (stages) await writeFile(join(row.folder, "stages.json"), JSON.stringify(stages));
+    const isAsked = row.state === "asks";
+    await continueImport(em, id, isAsked ? "reading" : "writing", {
+      id,
+      dryRun: isAsked,
+      ...((await keptStages(row.folder)) ?? {}),
+    });
   }
   return importState(em, id);
 }
@@ -147,37 +103,21 @@ const keptStages = async (
   return text ? { stages: JSON.parse(text) as Record<string, Stage> } : undefined;
 };
 
-const setState = (
-  em: EntityManager,
-  id: number,
-  state: ImportState["state"],
-  outcome?: object,
-): Promise<unknown> =>
-  withConnection(em, (client) =>
-    client.query(
-      "UPDATE imports SET state = $2, outcome = coalesce($3, outcome), updated_at = now() WHERE id = $1 AND state <> 'stopped'",
-      [id, state, outcome ? JSON.stringify(outcome) : null],
-    ),
-  );
-
 /** The job: reads the bundle, tries it or brings it in, and keeps what came of it. */
 export async function runImport(em: EntityManager, clock: Clock, job: ImportJob): Promise<void> {
-  const row = await load(em, job.id);
+  const row = await findImport(em, job.id);
   if (!row || row.state === "stopped") return;
   let told = 0;
   const note = (doing: string, share: number) =>
-    void withConnection(em, (client) =>
-      client.query("UPDATE imports SET progress = $2, updated_at = now() WHERE id = $1", [
-        job.id,
-        JSON.stringify({ doing, share }),
-      ]),
-    ).catch((error: unknown) => log.warn({ error }, "progress of an import could not be noted"));
+    void noteProgress(em, job.id, { doing, share }).catch((error: unknown) =>
+      log.warn({ error }, "progress of an import could not be noted"),
+    );
   try {
     const [file] = (await readdir(row.folder)).filter(
       (name) => name !== "stages.json" && !name.startsWith("refused"),
     );
     const raw = await readBundleFiles(file === "bundle.zip" ? join(row.folder, file) : row.folder);
-    const by = await importer(em, job.id);
+    const by = row.person;
     const outcome = await importBundle(em, raw, {
       dryRun: job.dryRun,
       now: clock.now(),
@@ -192,7 +132,7 @@ export async function runImport(em: EntityManager, clock: Clock, job: ImportJob)
     await writeRefused(join(row.folder, "refused"), raw, outcome.refused);
     if (!job.dryRun && outcome.unstaged.length === 0 && by !== null)
       await makeFirstReadyMade(em, by);
-    await setState(
+    await putImportState(
       em,
       job.id,
       outcome.unstaged.length ? "asks" : job.dryRun ? "checked" : "done",
@@ -201,25 +141,13 @@ export async function runImport(em: EntityManager, clock: Clock, job: ImportJob)
   } catch (error) {
     const unreadable = error instanceof UnreadableBundle;
     if (!unreadable) log.error({ error }, "an import failed");
-    await setState(em, job.id, "failed", {
+    await putImportState(em, job.id, "failed", {
       problem: unreadable
         ? error.message
         : "It could not be read to its end; nothing was written. The details are in the worker's log.",
     });
   }
 }
-
-const importer = (em: EntityManager, id: number): Promise<number | null> =>
-  withConnection(
-    em,
-    async (client) =>
-      (
-        await client.query<{ person_id: number | null }>(
-          "SELECT person_id FROM imports WHERE id = $1",
-          [id],
-        )
-      ).rows[0]?.person_id ?? null,
-  );
 
 function toldOf(
   outcome: ImportOutcome,
@@ -251,7 +179,7 @@ export async function refusedZip(
   em: EntityManager,
   id: number,
 ): Promise<{ name: string; text: string }[]> {
-  const row = await load(em, id);
+  const row = await findImport(em, id);
   if (!row) return [];
   const folder = join(row.folder, "refused");
   const names = await readdir(folder).catch(() => [] as string[]);

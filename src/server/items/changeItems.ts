@@ -1,20 +1,8 @@
 import { planRecords } from "@/core/kinds/planned";
 import { type Problem, refused, type Result, fine } from "@/core/base";
 import { isTracked, type TrackedField } from "@/core/history";
-import { endOfDay, instantText, parseDay, parseInstant } from "@/core/time";
-import {
-  type EntityManager,
-  firstChange,
-  inTransaction,
-  type ItemRecord,
-  type KeptMove,
-  loadHistoryRules,
-  loadRecords,
-  runPlan,
-  touchRecords,
-  withoutColumns,
-  writeHistories,
-} from "@/data";
+import { endOfDay, instantText, parseDay, parseInstant, type Instant } from "@/core/time";
+import { changeRecords, runPlan, type EntityManager, type ItemRecord, type KeptMove } from "@/data";
 
 import type { ItemChange, ItemsChanged } from "@/contract/room";
 import type { Clock } from "../clock";
@@ -51,54 +39,55 @@ export async function changeItems(
   const wrong = changes.map((change) => problemOf(change, desk)).find(Boolean);
   if (wrong) return refused(wrong);
   const ids = await visibleIds(em, desk, [...new Set(changes.map((change) => change.key))]);
-  return inTransaction(em, async (client) => {
-    const records = new Map(
-      (await loadRecords(client, [...ids.values()])).map((record) => [record.id, record]),
-    );
-    const made: ItemsChanged["changed"][number][] = [];
-    const left: ItemsChanged["left"][number][] = [];
-    const touched = new Set<number>();
-    let latest = clock.now();
-    for (const change of changes) {
-      const id = ids.get(change.key.toUpperCase());
-      const record = id === undefined ? undefined : records.get(id);
-      if (!record) {
-        left.push({ key: change.key, why: "there is no such item" });
-        continue;
-      }
-      const field = change.field as Changeable;
-      const to = keptValue(change, desk);
-      const from = record.now[field];
-      const why = whyNot(record, field, from, to, change, desk);
-      if (why !== null) {
-        if (why) left.push({ key: change.key, why });
-        continue;
-      }
-      const at = Math.max(
-        clock.now(),
-        record.moves[record.moves.length - 1]?.at ?? record.createdAt,
-      );
-      latest = Math.max(latest, at);
-      const move: KeptMove = { at, field, from, to, by: desk.viewer.person };
-      records.set(record.id, {
-        ...record,
-        now: { ...record.now, [field]: to },
-        moves: [...record.moves, move],
-      });
-      touched.add(record.id);
-      made.push({ key: change.key, field, from, to });
+  return changeRecords(em, [...ids.values()], (records) =>
+    movedRecords(records, ids, changes, desk, clock.now()),
+  );
+}
+
+/** The records with the moves that the changes make, what was made, and what was left with the reason. */
+function movedRecords(
+  known: ReadonlyMap<number, ItemRecord>,
+  ids: ReadonlyMap<string, number>,
+  changes: readonly ItemChange[],
+  desk: Desk,
+  now: Instant,
+) {
+  const records = new Map(known);
+  const made: ItemsChanged["changed"][number][] = [];
+  const left: ItemsChanged["left"][number][] = [];
+  const touched = new Set<number>();
+  let latest = now;
+  for (const change of changes) {
+    const record = records.get(ids.get(change.key.toUpperCase()) ?? -1);
+    if (!record) {
+      left.push({ key: change.key, why: "there is no such item" });
+      continue;
     }
-    await writeHistories(
-      client,
-      [...touched].map((id) => {
-        const record = records.get(id)!;
-        return { ...withoutColumns(record), since: firstChange(record.moves) };
-      }),
-      await loadHistoryRules(client),
-    );
-    if (touched.size) await touchRecords(client, latest);
-    return fine({ changed: made, left });
-  });
+    const field = change.field as Changeable;
+    const to = keptValue(change, desk);
+    const from = record.now[field];
+    const why = whyNot(record, field, from, to, change, desk);
+    if (why !== null) {
+      if (why) left.push({ key: change.key, why });
+      continue;
+    }
+    const last = record.moves[record.moves.length - 1]?.at ?? record.createdAt;
+    const at = Math.max(now, last);
+    latest = Math.max(latest, at);
+    const move: KeptMove = { at, field, from, to, by: desk.viewer.person };
+    records.set(record.id, {
+      ...record,
+      now: { ...record.now, [field]: to },
+      moves: [...record.moves, move],
+    });
+    touched.add(record.id);
+    made.push({ key: change.key, field, from, to });
+  }
+  return {
+    changed: [...touched].map((id) => records.get(id)!),
+    latest,
+    result: fine({ changed: made, left }),
+  };
 }
 
 function problemOf({ field, to }: ItemChange, desk: Desk): Problem | null {

@@ -1,7 +1,7 @@
 import { planRecords } from "@/core/kinds/planned";
 import type { Catalog } from "@/core/catalog";
 import { instantText } from "@/core/time";
-import { type EntityManager, type KeptMove, loadMoves, runPlan, withConnection } from "@/data";
+import { loadItemPage, runPlan, type EntityManager, type KeptMove } from "@/data";
 
 import type { ItemField, ItemPage } from "@/contract/room";
 import type { Desk } from "../viewer/viewpoint";
@@ -36,9 +36,10 @@ export async function loadItem(
   const { showing, row } = await one(em, key, desk);
   if (!row) return null;
   const { catalog } = desk.view;
-  const moves = await withConnection(em, async (client) =>
-    (await loadMoves(client, [row.id])).get(row.id)!,
-  );
+  const { projects } = desk.view;
+  const page = await loadItemPage(em, row.id, projects, !desk.viewer.isClient);
+  const person = (id: number | null) =>
+    id === null ? null : (catalog.names.find("person", id)?.label ?? null);
   const fields = showing.map(([id], i): ItemField => {
     const field = catalog.findPath("items", [id])![0];
     const value = row.values[i];
@@ -56,7 +57,6 @@ export async function loadItem(
     };
   });
   const text = (id: string) => fields.find((field) => field.id === id)?.value ?? "";
-  const { links, comments } = await loadAround(em, row.id, desk);
   return {
     key: row.key!,
     title: text("title"),
@@ -64,16 +64,16 @@ export async function loadItem(
     createdAt: text("created"),
     now: instantText(desk.view.now),
     mayChange: !desk.viewer.isClient,
-    links,
-    comments,
-    moves: moves
+    links: page.links,
+    comments: page.comments.map((comment) => ({ ...comment, by: person(comment.by) })),
+    moves: page.moves
       .filter((move) => move.at <= desk.view.now)
       .map((move) => ({
         at: instantText(move.at),
         field: move.field,
         from: labelOf(move, move.from, catalog),
         to: labelOf(move, move.to, catalog),
-        by: move.by === null ? null : (catalog.names.find("person", move.by)?.label ?? null),
+        by: person(move.by),
       })),
   };
 }
@@ -92,44 +92,4 @@ const THINGS = {
 function labelOf(move: KeptMove, value: string | null, catalog: Catalog): string | null {
   const type = THINGS[move.field as keyof typeof THINGS];
   return value === null || !type ? value : (catalog.names.find(type, Number(value))?.label ?? null);
-}
-
-async function loadAround(
-  em: EntityManager,
-  id: number,
-  desk: Desk,
-): Promise<Pick<ItemPage, "links" | "comments">> {
-  return withConnection(em, async (client) => {
-    const links = await client.query<{
-      link: string;
-      key: string;
-      title: string;
-      outward: boolean;
-    }>(
-      `SELECT l.link, i.key, i.title, l.from_id = $1 AS outward FROM links l JOIN items i ON i.id = CASE WHEN l.from_id = $1 THEN l.to_id ELSE l.from_id END
-       WHERE (l.from_id = $1 OR l.to_id = $1) AND i.deleted_at IS NULL AND ($2::int[] IS NULL OR i.project_id IS NULL OR i.project_id = ANY($2::int[])) ORDER BY l.id`,
-      [id, desk.view.projects],
-    );
-    const comments = await client.query<{
-      at: string;
-      by_id: number | null;
-      text: string;
-      internal: boolean;
-    }>(
-      `SELECT to_char(at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS at, by_id, text, internal FROM comments WHERE item_id = $1 AND NOT (internal AND $2) ORDER BY comments.at DESC LIMIT 50`,
-      [id, desk.viewer.isClient],
-    );
-    return {
-      links: links.rows,
-      comments: comments.rows.map((row) => ({
-        at: row.at,
-        by:
-          row.by_id === null
-            ? null
-            : (desk.view.catalog.names.find("person", row.by_id)?.label ?? null),
-        text: row.text,
-        internal: row.internal,
-      })),
-    };
-  });
 }

@@ -1,8 +1,9 @@
+import type { Viewpoint } from "@/core/relation";
 import { type Report, parseSentence } from "@/core/kinds";
 import type { AskContext } from "@/core/catalog";
 import { PLAIN_DRESS, DressSchema, type Dress } from "@/core/definition";
 
-import { type EntityManager, loadViewer, withConnection } from "@/data";
+import { hasReports, loadViewer, unitOfWork, type EntityManager, type Viewer } from "@/data";
 import { systemClock } from "../clock";
 import { saveDashboard } from "../dashboards/dashboards";
 import { deskOf } from "../viewer/viewpoint";
@@ -228,16 +229,15 @@ export function readyMade(context: AskContext): ReadyMade[] {
   return made.filter((one, i) => made.findIndex((other) => other.name === one.name) === i);
 }
 
-/** Saves the ready-made reports and a dashboard of them for a builder. */
-export async function makeReadyMade(em: EntityManager, login: string): Promise<void> {
-  const viewer = await withConnection(em, async (client) => {
-    const { rows } = await client.query<{ id: number }>("SELECT id FROM people WHERE login = $1", [
-      login,
-    ]);
-    return rows[0] ? loadViewer(client, rows[0].id) : null;
-  });
+/** Saves the ready-made reports and a dashboard of them for a builder: all of them, or none. */
+export async function makeReadyMade(em: EntityManager, person: number): Promise<void> {
+  const viewer = await loadViewer(em, person);
   if (!viewer) return;
   const { view } = await deskOf(em, viewer, systemClock);
+  await unitOfWork(em, (unit) => saveReadyMade(unit, viewer, view));
+}
+
+async function saveReadyMade(em: EntityManager, viewer: Viewer, view: Viewpoint): Promise<void> {
   const ids = new Map<string, number>();
   for (const { name, purpose, category, report, dress } of readyMade(view)) {
     const saved = await saveReport(em, viewer, view, {
@@ -265,15 +265,5 @@ export async function makeReadyMade(em: EntityManager, login: string): Promise<v
 
 /** The same where nobody has saved a report yet: with the first import of one's own records. */
 export async function makeFirstReadyMade(em: EntityManager, person: number): Promise<void> {
-  const login = await withConnection(
-    em,
-    async (client) =>
-      (
-        await client.query<{ login: string }>(
-          "SELECT login FROM people WHERE id = $1 AND NOT EXISTS (SELECT 1 FROM reports)",
-          [person],
-        )
-      ).rows[0]?.login,
-  );
-  if (login) await makeReadyMade(em, login);
+  if (!(await hasReports(em))) await makeReadyMade(em, person);
 }

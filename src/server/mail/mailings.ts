@@ -4,31 +4,30 @@ import { fine, refused, type Result } from "@/core/base";
 import { nextRun, scheduleText, type Schedule } from "@/core/delivery";
 import { fileName } from "@/core/exports";
 
-import { clockText, instantText, localDay, longDayText } from "@/core/time";
-import type { MailingLine } from "@/contract/room";
-import { type EntityManager, loadViewer, type Viewer, withConnection } from "@/data";
+import { clockText, localDay, longDayText, type Instant } from "@/core/time";
+import {
+  dueMailings,
+  hastenMailing,
+  loadViewer,
+  mailingsOf,
+  noteSent,
+  putMailing,
+  receiversOf,
+  removeMailing,
+  type EntityManager,
+  type MailingRow,
+  type Viewer,
+} from "@/data";
 import type { Clock } from "../clock";
 import { loadDashboard } from "../dashboards/dashboards";
 import type { Drawer } from "../exports/exportReport";
-import { asks, ISO, isAdministrator, mayBuild } from "../library/kept";
+import { mayBuild } from "../library/kept";
 import { loadReport } from "../library/reports";
 import { log } from "../log";
 import { ownAddress } from "../render/chromium";
 import { askFigure } from "../reports/room";
 import { deskOf } from "../viewer/viewpoint";
 import { mailPort } from "./mailRoom";
-
-interface MailingRow {
-  readonly id: number;
-  readonly kind: "report" | "dashboard";
-  readonly target_id: number;
-  readonly owner_id: number;
-  readonly schedule: Schedule;
-  readonly people: number[];
-  readonly teams: number[];
-  readonly skip_empty: boolean;
-  readonly page: MailingLine["page"];
-}
 
 export interface MailingToSave {
   readonly id?: number;
@@ -45,16 +44,7 @@ export interface MailingToSave {
 }
 
 /** The mailings that one made, or all of them for administrators. */
-export async function listMailings(em: EntityManager, viewer: Viewer): Promise<MailingLine[]> {
-  return withConnection(em, async (client) => {
-    const { rows } = await client.query<MailingLine>(
-      `SELECT m.id, m.kind, m.target_id AS target, coalesce(r.name, d.name, '') AS name, m.schedule, m.people, m.teams, m.skip_empty AS "skipEmpty", m.page, ${ISO("m.next_at")} AS "nextAt", ${ISO("m.last_at")} AS "lastAt", m.last_said AS "lastSaid", p.name AS owner, (m.owner_id = $1 OR $2) AS "mayChange"
-       FROM mailings m JOIN people p ON p.id = m.owner_id LEFT JOIN reports r ON m.kind = 'report' AND r.id = m.target_id LEFT JOIN dashboards d ON m.kind = 'dashboard' AND d.id = m.target_id WHERE m.owner_id = $1 OR $2 OR $1 = ANY(m.people) ORDER BY m.next_at NULLS LAST, m.id`,
-      asks(viewer),
-    );
-    return rows;
-  });
-}
+export const listMailings = mailingsOf;
 
 export async function saveMailing(
   em: EntityManager,
@@ -85,117 +75,58 @@ export async function saveMailing(
     on: given.every === "week" ? Math.min(given.on, 7) : given.on,
     at: given.at,
   };
-  const next = instantText(nextRun(schedule, clock.now(), view.calendar));
-  const values = [
-    given.kind,
-    given.target,
-    JSON.stringify(schedule),
-    [...given.people],
-    [...given.teams],
-    given.skipEmpty,
-    JSON.stringify({ paper: given.paper, across: given.across }),
-    next,
-    viewer.person,
-  ];
-  return withConnection(em, async (client) => {
-    const { rows } =
-      given.id === undefined
-        ? await client.query<{ id: number }>(
-            "INSERT INTO mailings (kind, target_id, schedule, people, teams, skip_empty, page, next_at, owner_id) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9) RETURNING id",
-            values,
-          )
-        : await client.query<{ id: number }>(
-            "UPDATE mailings SET kind = $1, target_id = $2, schedule = $3, people = $4, teams = $5, skip_empty = $6, page = $7, next_at = $8 WHERE id = $10 AND (owner_id = $9 OR $11) RETURNING id",
-            [...values, given.id, isAdministrator(viewer)],
-          );
-    return rows[0]
-      ? fine(rows[0].id)
-      : refused({ code: "mailing.right", message: "This mailing is somebody else's." });
+  const id = await putMailing(em, viewer, given.id, {
+    kind: given.kind,
+    targetId: given.target,
+    schedule,
+    people: given.people,
+    teams: given.teams,
+    skipEmpty: given.skipEmpty,
+    page: { paper: given.paper, across: given.across },
+    nextAt: dateOf(nextRun(schedule, clock.now(), view.calendar)),
   });
+  return id === null
+    ? refused({ code: "mailing.right", message: "This mailing is somebody else's." })
+    : fine(id);
 }
 
-export async function dropMailing(
+const dateOf = (instant: Instant): Date => new Date(instant / 1000);
+
+const theirsOrNone = (isTheirs: boolean): Result<true> =>
+  isTheirs
+    ? fine(true as const)
+    : refused({
+        code: "mailing.right",
+        message: "There is no such mailing, or it is somebody else's.",
+      });
+
+export const dropMailing = async (
   em: EntityManager,
   viewer: Viewer,
   id: number,
-): Promise<Result<true>> {
-  return withConnection(em, async (client) => {
-    const { rowCount } = await client.query(
-      "DELETE FROM mailings WHERE id = $1 AND (owner_id = $2 OR $3)",
-      [id, viewer.person, isAdministrator(viewer)],
-    );
-    return rowCount
-      ? fine(true as const)
-      : refused({
-          code: "mailing.right",
-          message: "There is no such mailing, or it is somebody else's.",
-        });
-  });
-}
+): Promise<Result<true>> => theirsOrNone(await removeMailing(em, viewer, id));
 
 /** Has a mailing sent at the next minute, whatever its schedule. */
-export async function sendSoon(
+export const sendSoon = async (
   em: EntityManager,
   viewer: Viewer,
   id: number,
-): Promise<Result<true>> {
-  return withConnection(em, async (client) => {
-    const { rowCount } = await client.query(
-      "UPDATE mailings SET next_at = now() WHERE id = $1 AND (owner_id = $2 OR $3)",
-      [id, viewer.person, isAdministrator(viewer)],
-    );
-    return rowCount
-      ? fine(true as const)
-      : refused({
-          code: "mailing.right",
-          message: "There is no such mailing, or it is somebody else's.",
-        });
-  });
-}
+): Promise<Result<true>> => theirsOrNone(await hastenMailing(em, viewer, id));
 
 /** Sends every mailing that is due; each receiver gets what they may see themselves. One that fails says why and keeps its schedule. */
 export async function sendDue(em: EntityManager, clock: Clock, drawer: Drawer): Promise<number> {
-  const due = await withConnection(
-    em,
-    async (client) =>
-      (
-        await client.query<MailingRow>(
-          "SELECT id, kind, target_id, owner_id, schedule, people, teams, skip_empty, page FROM mailings WHERE next_at <= $1 ORDER BY next_at LIMIT 50",
-          [instantText(clock.now())],
-        )
-      ).rows,
-  );
+  const due = await dueMailings(em, dateOf(clock.now()));
   for (const mailing of due) {
     const said = await sendOne(em, clock, drawer, mailing).catch((error: Error) => {
       log.error({ error, mailing: mailing.id }, "a mailing failed");
       return "it could not be sent; it is tried again at its next time";
     });
-    const owner = await withConnection(em, (client) => loadViewer(client, mailing.owner_id));
+    const owner = await loadViewer(em, mailing.owner);
     const calendar = owner ? (await deskOf(em, owner, clock)).view.calendar : { zone: "UTC" };
-    await withConnection(em, (client) =>
-      client.query(
-        "UPDATE mailings SET last_at = now(), last_said = $2, next_at = $3 WHERE id = $1",
-        [mailing.id, said, instantText(nextRun(mailing.schedule, clock.now(), calendar))],
-      ),
-    );
+    const next = nextRun(mailing.schedule, clock.now(), calendar);
+    await noteSent(em, mailing.id, said, dateOf(next));
   }
   return due.length;
-}
-
-async function receiversOf(
-  em: EntityManager,
-  { people, teams }: MailingRow,
-): Promise<{ id: number; email: string }[]> {
-  return withConnection(
-    em,
-    async (client) =>
-      (
-        await client.query<{ id: number; email: string }>(
-          "SELECT DISTINCT p.id, p.email FROM people p WHERE p.active AND p.email IS NOT NULL AND (p.id = ANY($1) OR EXISTS (SELECT 1 FROM team_members m WHERE m.person_id = p.id AND m.team_id = ANY($2))) ORDER BY p.id",
-          [people, teams],
-        )
-      ).rows,
-  );
 }
 
 async function sendOne(
@@ -204,13 +135,13 @@ async function sendOne(
   drawer: Drawer,
   mailing: MailingRow,
 ): Promise<string> {
-  const receivers = await receiversOf(em, mailing);
+  const receivers = await receiversOf(em, mailing.people, mailing.teams);
   let [sent, empty, unseen] = [0, 0, 0];
   for (const receiver of receivers) {
-    const viewer = await withConnection(em, (client) => loadViewer(client, receiver.id));
+    const viewer = await loadViewer(em, receiver.id);
     const made = viewer && (await letterFor(em, clock, drawer, mailing, viewer));
     if (!made) unseen += 1;
-    else if (made.isEmpty && mailing.skip_empty) empty += 1;
+    else if (made.isEmpty && mailing.skipEmpty) empty += 1;
     else {
       await transport().sendMail({
         from: "Grand Tally <reports@grand-tally.invalid>",
@@ -256,8 +187,8 @@ async function letterFor(
   const { calendar } = desk.view;
   const reports =
     mailing.kind === "report"
-      ? [mailing.target_id]
-      : ((await loadDashboard(em, viewer, mailing.target_id))?.tiles.map((tile) => tile.report) ??
+      ? [mailing.targetId]
+      : ((await loadDashboard(em, viewer, mailing.targetId))?.tiles.map((tile) => tile.report) ??
         []);
   const kept = (await Promise.all(reports.map((id) => loadReport(em, viewer, id)))).filter(
     (report) => report !== null,
@@ -266,7 +197,7 @@ async function letterFor(
   const name =
     mailing.kind === "report"
       ? kept[0].name
-      : (await loadDashboard(em, viewer, mailing.target_id))!.name;
+      : (await loadDashboard(em, viewer, mailing.targetId))!.name;
   const day = longDayText(localDay(desk.view.now, calendar.zone));
   let isEmpty = true;
   const [lines, files]: [string[], { name: string; bytes: Uint8Array }[]] = [[], []];
@@ -289,7 +220,7 @@ async function letterFor(
       `${ownAddress()}/reports/${report.id}`,
       "",
     );
-    if (records > 0 || !mailing.skip_empty)
+    if (records > 0 || !mailing.skipEmpty)
       files.push({
         name: fileName(title, "pdf"),
         bytes: await drawer.draw(

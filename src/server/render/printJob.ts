@@ -1,7 +1,7 @@
 import { ReportSchema, type Report } from "@/core/kinds";
 import { z } from "zod";
 import { DressSchema, type Dress } from "@/core/definition";
-import { type EntityManager, loadViewer, type Viewer, withConnection } from "@/data";
+import { addPrintJob, findPrintJobRow, loadViewer, type EntityManager, type Viewer } from "@/data";
 import { hashOf, newSecret } from "../accounts/secrets";
 
 const Body = z.object({
@@ -29,13 +29,7 @@ export async function makePrintJob(
   job: PrintJob,
 ): Promise<string> {
   const secret = newSecret();
-  await withConnection(em, (client) =>
-    client.query("INSERT INTO print_jobs (token_hash, person_id, body) VALUES ($1, $2, $3)", [
-      hashOf(secret),
-      person,
-      JSON.stringify(job),
-    ]),
-  );
+  await addPrintJob(em, person, hashOf(secret), { ...job });
   return secret;
 }
 
@@ -43,13 +37,8 @@ export async function findPrintJob(
   em: EntityManager,
   secret: string,
 ): Promise<{ job: PrintJob; viewer: Viewer } | null> {
-  return withConnection(em, async (client) => {
-    const { rows } = await client.query<{ person_id: number; body: unknown }>(
-      "SELECT person_id, body FROM print_jobs WHERE token_hash = $1 AND created_at > now() - interval '10 minutes'",
-      [hashOf(secret)],
-    );
-    const read = Body.safeParse(rows[0]?.body);
-    const viewer = read.success ? await loadViewer(client, rows[0].person_id) : null;
-    return read.success && viewer ? { job: read.data, viewer } : null;
-  });
+  const kept = await findPrintJobRow(em, hashOf(secret));
+  const read = Body.safeParse(kept?.body);
+  const viewer = kept && (await loadViewer(em, kept.person));
+  return read.success && viewer ? { job: read.data, viewer } : null;
 }

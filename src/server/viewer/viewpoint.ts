@@ -3,12 +3,11 @@ import { Catalog, type CatalogData } from "@/core/catalog";
 
 import type { Instant, WorkCalendar } from "@/core/time";
 import {
-  type EntityManager,
-  loadCalendar,
-  loadCatalogData,
+  databaseOf,
+  loadKnown,
   loadWorkspace,
+  type EntityManager,
   type Viewer,
-  withConnection,
   type WorkspaceRow,
 } from "@/data";
 import type { Clock } from "../clock";
@@ -43,33 +42,37 @@ export async function deskOf(
   clock: Clock,
   asOf?: Instant,
 ): Promise<Desk> {
-  return withConnection(em, async (client) => {
-    const workspace = await loadWorkspace(client);
-    const id = JSON.stringify([
-      workspace.namesVersion,
-      viewer.visible === null ? "all" : [viewer.visible, viewer.person, viewer.teams],
-      em.getConnection().getClientUrl(),
-    ]);
-    let known = kept.get(id);
-    if (!known) {
-      const { calendar, settings } = await loadCalendar(client);
-      const data = await loadCatalogData(client, viewer, calendar.locale);
-      known = { data, catalog: new Catalog(data), calendar, settings };
-      if (kept.size >= MOST_KEPT) kept.clear();
-      kept.set(id, known);
-    }
-    const clocked = clock.now();
-    const now = asOf ?? clocked;
-    const past =
-      asOf !== undefined || (workspace.latestAt !== null && workspace.latestAt > clocked);
-    const view: Viewpoint = {
-      catalog: known.catalog,
-      calendar: known.calendar,
-      now,
-      past,
-      viewer,
-      projects: viewer.visible,
-    };
-    return { viewer, workspace, view, data: known.data, settings: known.settings };
-  });
+  const workspace = await loadWorkspace(em);
+  const known = await knownTo(em, viewer, workspace);
+  const clocked = clock.now();
+  const isAhead = workspace.latestAt !== null && workspace.latestAt > clocked;
+  const view: Viewpoint = {
+    catalog: known.catalog,
+    calendar: known.calendar,
+    now: asOf ?? clocked,
+    past: asOf !== undefined || isAhead,
+    viewer,
+    projects: viewer.visible,
+  };
+  return { viewer, workspace, view, data: known.data, settings: known.settings };
+}
+
+/** What a viewer may know, read once for as long as no name and no right changes. */
+async function knownTo(
+  em: EntityManager,
+  viewer: Viewer,
+  { namesVersion }: WorkspaceRow,
+): Promise<Known> {
+  const id = JSON.stringify([
+    namesVersion,
+    viewer.visible === null ? "all" : [viewer.visible, viewer.person, viewer.teams],
+    databaseOf(em),
+  ]);
+  const found = kept.get(id);
+  if (found) return found;
+  const { data, calendar, settings } = await loadKnown(em, viewer);
+  const known = { data, catalog: new Catalog(data), calendar, settings };
+  if (kept.size >= MOST_KEPT) kept.clear();
+  kept.set(id, known);
+  return known;
 }
