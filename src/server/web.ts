@@ -34,5 +34,5 @@ export { listPeople } from "./accounts/people";
 export { beginImport, importState, actOnImport, lastImports, refusedZip } from "./bundles/imports";
 
 export { log } from "./log";
-export { acts, type ActId } from "./acts";
+export { isAct, perform } from "./acts";
 export { localDay, longDayText } from "@/core/time";

@@ -1,13 +1,5 @@
-import { findPersonByLogin } from "@/data";
-import { countAnswer, planCount, planRecords } from "@/core/kinds/planned";
-import { type CountReport, parseSentence } from "@/core/kinds";
-import { performance } from "node:perf_hooks";
-import { parseInstant } from "@/core/time";
-
-import { DEMO_PASSWORD, makeWorld } from "@/demo";
-import { setPasswords } from "@/server/accounts/signIn";
-import { makeReadyMade } from "@/server/library/readyMade";
 import {
+  findPersonByLogin,
   closeDatabase,
   createWorkspace,
   importBundle,
@@ -16,6 +8,14 @@ import {
   runPlan,
   type EntityManager,
 } from "@/data";
+import { countAnswer, planCount, planRecords } from "@/core/kinds/planned";
+import { type CountReport, parseSentence } from "@/core/kinds";
+import { performance } from "node:perf_hooks";
+import { parseInstant } from "@/core/time";
+
+import { DEMO_PASSWORD, makeWorld } from "@/demo";
+import { setPasswords } from "@/server/accounts/signIn";
+import { makeReadyMade } from "@/server/library/readyMade";
 import { withConnection } from "@/data/database";
 import { PLAIN_DRESS } from "@/core/definition";
 import { to as copyTo } from "pg-copy-streams";

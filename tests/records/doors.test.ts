@@ -1,3 +1,4 @@
+import type { ActId } from "@/contract/acts";
 import { viewerNamed } from "../support/viewer";
 import { Refused } from "@/server/refused";
 import { completeSentence, parseSentence } from "@/core/kinds";
@@ -8,7 +9,7 @@ import { withConnection } from "@/data/database";
 import type { RawBundle, RawTable } from "@/core/bundle";
 import { makeToken } from "@/server/accounts/tokens";
 import { apiAnswer, apiRecords } from "@/server/api/answer";
-import { acts, type ActId } from "@/server/acts";
+import { perform } from "@/server/acts";
 import type { Clock } from "@/server/clock";
 import { changeItems } from "@/server/items/changeItems";
 import { loadItem } from "@/server/items/itemPage";
@@ -89,7 +90,7 @@ const act =
   (id: ActId, asked: object) =>
   async ({ em, desk }: World) => {
     try {
-      return await acts[id].run({ em, desk, clock }, acts[id].asks.parse(asked) as never);
+      return await perform(id, { em, desk, clock }, asked);
     } catch (error) {
       if (error instanceof Refused) return { status: error.status, problems: error.problems };
       throw error;
@@ -228,7 +229,7 @@ test("a report about a hidden project that somebody shared says nothing of it, a
   );
   const tomas = await deskOf(em, (await loadViewer(em, person))!, clock);
   const told = JSON.stringify(
-    await acts.tile.run({ em, desk: tomas, clock }, { report: saved.ok ? saved.value.id : 0 }),
+    await perform("tile", { em, desk: tomas, clock }, { report: saved.ok ? saved.value.id : 0 }),
   );
   expect(told).not.toMatch(/Secret|Wim/);
   expect(told).toContain('"value":"0"');

@@ -2,7 +2,8 @@ import { Refused } from "@/server/refused";
 import { PLAIN_DRESS } from "@/core/definition";
 import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
-import { acts } from "@/server/acts";
+import type { FindingLine } from "@/contract/notes";
+import { perform } from "@/server/acts";
 import type { Clock } from "@/server/clock";
 import { setShares } from "@/server/library/kept";
 import { saveReport } from "@/server/library/reports";
@@ -50,19 +51,14 @@ beforeAll(async () => {
 });
 afterAll(dropDatabase);
 
-type Input = Record<string, unknown>;
-const keep = (desk: Desk, input: Input) =>
-  (acts.keepFinding.run as (context: object, input: Input) => Promise<unknown>)(
+const keep = (desk: Desk, input: Record<string, unknown>) =>
+  perform(
+    "keepFinding",
     { em, desk, clock },
     { report, words: "It doubled", address: "/reports/new?s=x", picture: null, ...input },
   );
 const found = (desk: Desk) =>
-  (
-    acts.findings.run as (
-      context: object,
-      input: Input,
-    ) => Promise<{ words: string; picture: string | null; owner: string; address: string }[]>
-  )({ em, desk, clock }, { id: report });
+  perform("findings", { em, desk, clock }, { id: report }) as Promise<FindingLine[]>;
 
 describe("findings", () => {
   test("are kept with their report, the latest first, with words, picture, address and who found them", async () => {
@@ -128,7 +124,7 @@ describe("findings", () => {
 });
 
 describe("day notes", () => {
-  const note = (more: Input = {}) =>
+  const note = (more: Record<string, unknown> = {}) =>
     ({ day: "2026-11-09", words: "Storm", service: null, report: null, ...more }) as Parameters<
       typeof saveDayNote
     >[2];
@@ -141,6 +137,11 @@ describe("day notes", () => {
         note({ day: "2026-10-01", words: "New readers", report }),
       ),
     ).toMatchObject({ ok: true });
+    expect((await listDayNotes(em, other.viewer, report)).map(({ words }) => words)).toEqual([
+      "Storm",
+    ]);
+    const reader = { everyone: false, person: other.viewer.person, team: null, mayChange: false };
+    await setShares(em, builder.viewer, "report", report, [reader]);
     expect(
       (await listDayNotes(em, other.viewer, report)).map(({ day, words, mayChange }) => [
         day,

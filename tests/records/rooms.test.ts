@@ -1,11 +1,17 @@
-import { findPersonByLogin, pinsOf } from "@/data";
+import { type ActId, actContracts } from "@/contract/acts";
+import {
+  findPersonByLogin,
+  pinsOf,
+  importBundle,
+  readBundleFiles,
+  type EntityManager,
+} from "@/data";
 import { Refused } from "@/server/refused";
 import type { CountReport, Report } from "@/core/kinds";
 import { durationWords } from "@/core/base";
 import { parseInstant } from "@/core/time";
 import { PLAIN_DRESS } from "@/core/definition";
-import { importBundle, readBundleFiles, type EntityManager } from "@/data";
-import { acts, type ActId } from "@/server/acts";
+import { acts, perform } from "@/server/acts";
 import type { Clock } from "@/server/clock";
 import { binKept, setPin, setShares } from "@/server/library/kept";
 import { listReports, loadReport, saveReport } from "@/server/library/reports";
@@ -306,10 +312,10 @@ describe("the gate of the rooms", () => {
       by: [{ field: ["created"] }],
     };
     await expect(async () =>
-      acts.figure.run({ em, desk: builder, clock }, { definition, dress: PLAIN_DRESS }),
+      perform("figure", { em, desk: builder, clock }, { definition, dress: PLAIN_DRESS }),
     ).rejects.toThrow(Refused);
   });
   test.each(Object.keys(acts) as ActId[])("%s refuses what it is not asked", (id) => {
-    expect(acts[id].asks.safeParse("nonsense").success).toBe(false);
+    expect(actContracts[id].asks.safeParse("nonsense").success).toBe(false);
   });
 });

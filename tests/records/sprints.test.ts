@@ -1,7 +1,7 @@
 import { Refused } from "@/server/refused";
 import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
-import { acts } from "@/server/acts";
+import { perform } from "@/server/acts";
 import type { Clock } from "@/server/clock";
 import { askSprint, firstSprint, listSprints } from "@/server/sprints/sprintRoom";
 import type { Desk } from "@/server/viewer/viewpoint";
@@ -118,8 +118,6 @@ test("a closed sprint ends where it was closed", async () => {
 });
 
 test("a sprint that is not there is not there", async () => {
-  const ask = acts.sprint.run as (surroundings: object, input: object) => Promise<unknown>;
-  await expect(ask({ em, desk }, { sprint: 999_999, unit: "points" })).rejects.toBeInstanceOf(
-    Refused,
-  );
+  const asked = perform("sprint", { em, desk, clock }, { sprint: 999_999, unit: "points" });
+  await expect(asked).rejects.toBeInstanceOf(Refused);
 });

@@ -1,4 +1,4 @@
-import { importBundle, sweep, type EntityManager, type Viewer } from "@/data";
+import { importBundle, sweep, type EntityManager, type Viewer, addMail, mailsOf } from "@/data";
 import { withConnection, unitOfWork } from "@/data/database";
 import { PLAIN_DRESS } from "@/core/definition";
 import type { CountReport } from "@/core/kinds";
@@ -12,7 +12,6 @@ import {
 import { setShares } from "@/server/library/kept";
 import { saveReport } from "@/server/library/reports";
 import { keepFinding } from "@/server/reports/notes";
-import { addMail, mailsOf } from "@/data";
 import { dropDatabase, freshDatabase } from "../support/database";
 import { deskFor, fixedClock } from "../support/desk";
 import { viewerNamed } from "../support/viewer";

@@ -1,5 +1,6 @@
+import type { DemoFacts } from "@/contract/signIn";
 import { defineEntity, p } from "@mikro-orm/core";
-import type { DemoFacts } from "@/contract/room";
+
 import { filled } from "./base";
 
 export const Workspace = defineEntity({

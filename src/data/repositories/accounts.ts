@@ -1,5 +1,6 @@
+import type { PersonLine } from "@/contract/workspace";
 import { raw } from "@mikro-orm/core";
-import type { PersonLine } from "@/contract/room";
+
 import { fresh, unitOfWork, withConnection, type EntityManager } from "../database";
 import { Account, Invite, Person, Session, SignInFailure, Token, Workspace } from "../entities";
 

@@ -1,5 +1,6 @@
+import type { DashboardLine } from "@/contract/dashboards";
 import type { Tile } from "@/core/definition";
-import type { DashboardLine } from "@/contract/room";
+
 import { withConnection, type EntityManager } from "../database";
 import { DashboardEntity } from "../entities";
 import { ISO } from "./instants";

@@ -1,4 +1,5 @@
-import type { ImportState } from "@/contract/room";
+import type { ImportState } from "@/contract/workspace";
+
 import { fresh, unitOfWork, withConnection, type EntityManager } from "../database";
 import { ImportEntity } from "../entities";
 

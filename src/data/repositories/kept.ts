@@ -1,4 +1,5 @@
-import type { BinLine, PinLine, ShareLine, VersionLine } from "@/contract/room";
+import type { BinLine, PinLine, ShareLine, VersionLine } from "@/contract/library";
+
 import { fresh, unitOfWork, withConnection, type EntityManager } from "../database";
 import { Open, Pin, Share, Version, type SharedKind } from "../entities";
 import type { Viewer } from "./names";

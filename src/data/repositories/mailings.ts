@@ -1,4 +1,5 @@
-import type { MailingLine, MailLine } from "@/contract/room";
+import type { MailingLine, MailLine } from "@/contract/mail";
+
 import { fresh, unitOfWork, withConnection, type EntityManager } from "../database";
 import { MailAttachment, Mailing, MailMessage, PrintJob } from "../entities";
 import { ISO } from "./instants";

@@ -1,3 +1,4 @@
+import type { DemoFacts } from "@/contract/signIn";
 import type { PoolClient } from "pg";
 import { compareTexts } from "@/core/base";
 import {
@@ -15,7 +16,7 @@ import {
 import { parseInstant, type Instant, type WorkCalendar } from "@/core/time";
 import { withConnection, type EntityManager } from "../database";
 import { loadCalendar } from "./calendar";
-import type { DemoFacts } from "@/contract/room";
+
 import type { FieldRow } from "./identities";
 import { mayRead } from "./sharing";
 

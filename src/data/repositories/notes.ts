@@ -1,4 +1,5 @@
-import type { DayNoteLine, FindingLine, NoticeLine } from "@/contract/room";
+import type { DayNoteLine, FindingLine, NoticeLine } from "@/contract/notes";
+
 import { fresh, unitOfWork, type EntityManager } from "../database";
 import { DayNote, Finding, Notice, Person, ReportEntity, Service } from "../entities";
 import { isoText } from "./instants";

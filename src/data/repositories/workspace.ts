@@ -1,4 +1,5 @@
-import type { DemoFacts } from "@/contract/room";
+import type { DemoFacts } from "@/contract/signIn";
+
 import { fresh, unitOfWork, withConnection, type EntityManager } from "../database";
 import { Setting, Workspace } from "../entities";
 import { BIN_DAYS } from "./kept";

@@ -1,9 +1,10 @@
+import type { ImportState } from "@/contract/workspace";
 import { mkdir, readFile, readdir, rm, writeFile } from "node:fs/promises";
 import { basename, join } from "node:path";
 import { randomUUID } from "node:crypto";
 import { TABLES, type TableId } from "@/core/bundle";
 import type { Stage } from "@/core/catalog";
-import type { ImportState } from "@/contract/room";
+
 import {
   addImport,
   continueImport,

@@ -1,7 +1,8 @@
+import type { DashboardLine, KeptDashboard } from "@/contract/dashboards";
 import { fine, refused, type Result } from "@/core/base";
 import { DashboardSchema, TileSchema } from "@/core/definition";
 import { z } from "zod";
-import type { DashboardLine, KeptDashboard } from "@/contract/room";
+
 import {
   findDashboard,
   putDashboard,

@@ -1,10 +1,10 @@
+import type { ItemChange, ItemsChanged } from "@/contract/items";
 import { planRecords } from "@/core/kinds/planned";
 import { type Problem, refused, type Result, fine } from "@/core/base";
 import { isTracked, type TrackedField } from "@/core/history";
 import { endOfDay, instantText, parseDay, parseInstant, type Instant } from "@/core/time";
 import { changeRecords, runPlan, type EntityManager, type ItemRecord, type KeptMove } from "@/data";
 
-import type { ItemChange, ItemsChanged } from "@/contract/room";
 import type { Clock } from "../clock";
 import type { Desk } from "../viewer/viewpoint";
 

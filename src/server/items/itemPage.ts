@@ -1,9 +1,9 @@
+import type { ItemField, ItemPage } from "@/contract/items";
 import { planRecords } from "@/core/kinds/planned";
 import type { Catalog } from "@/core/catalog";
 import { instantText } from "@/core/time";
 import { loadItemPage, runPlan, type EntityManager, type KeptMove } from "@/data";
 
-import type { ItemField, ItemPage } from "@/contract/room";
 import type { Desk } from "../viewer/viewpoint";
 
 const one = async (em: EntityManager, key: string, desk: Desk) => {

@@ -1,7 +1,8 @@
+import type { KeptDraft } from "@/contract/library";
 import { z } from "zod";
 import { DressSchema } from "@/core/definition";
 import { ReportSchema } from "@/core/kinds";
-import type { KeptDraft } from "@/contract/room";
+
 import { findDraft, putDraft, type EntityManager, type Viewer } from "@/data";
 
 const Body = z.object({ report: ReportSchema, dress: DressSchema, name: z.string().max(200) });

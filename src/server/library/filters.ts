@@ -1,10 +1,11 @@
+import type { FilterLine } from "@/contract/library";
 import { checkCondition, printReport } from "@/core/kinds";
 import { fine, refused, type Result } from "@/core/base";
 import { SubjectSchema } from "@/core/definition";
 import { ConditionSchema, usesFilter } from "@/core/filter";
 import type { AskContext, Catalog } from "@/core/catalog";
 import { conditionText } from "@/core/sentence";
-import type { FilterLine } from "@/contract/room";
+
 import { isFilterNamed, putFilter, readableFilters, type EntityManager, type Viewer } from "@/data";
 import { mayBuild } from "./kept";
 

@@ -1,7 +1,7 @@
+import type { Found } from "@/contract/workspace";
 import { parseSentence, printReport } from "@/core/kinds";
 import { planRecords } from "@/core/kinds/planned";
 
-import type { Found } from "@/contract/room";
 import { folded } from "@/core/base";
 
 import { type EntityManager, runPlan } from "@/data";

@@ -1,5 +1,6 @@
+import type { BinLine, ShareLine, VersionLine } from "@/contract/library";
 import { fine, refused, type Result } from "@/core/base";
-import type { BinLine, ShareLine, VersionLine } from "@/contract/room";
+
 import {
   addOpen,
   binOf,

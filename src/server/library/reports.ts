@@ -1,3 +1,4 @@
+import type { KeptReport, ReportLine, ReportName, TwinLine } from "@/contract/library";
 import { fine, refused, type Problem, type Result } from "@/core/base";
 import type { AskContext, Catalog } from "@/core/catalog";
 import { DressSchema } from "@/core/definition";
@@ -9,7 +10,7 @@ import {
   usesSavedFilter,
   type Report,
 } from "@/core/kinds";
-import type { KeptReport, ReportLine, ReportName, TwinLine } from "@/contract/room";
+
 import {
   findReport,
   putReport,

@@ -1,3 +1,4 @@
+import type { QuickLook, ShownComparison } from "@/contract/figures";
 import { type Report, parseSentence, printReport } from "@/core/kinds";
 import {
   planCompare,
@@ -11,7 +12,7 @@ import { headOf } from "@/core/answer";
 import { conditionText } from "@/core/sentence";
 
 import { fine, numberText, refused, type Result } from "@/core/base";
-import type { QuickLook, ShownComparison } from "@/contract/room";
+
 import { type EntityManager, runPlan } from "@/data";
 import { loadReport } from "../library/reports";
 import type { Desk } from "../viewer/viewpoint";

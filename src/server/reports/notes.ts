@@ -1,5 +1,6 @@
+import type { DayNoteLine } from "@/contract/notes";
 import { fine, refused, type Result } from "@/core/base";
-import type { DayNoteLine } from "@/contract/room";
+
 import {
   addFinding,
   addNotice,

@@ -1,6 +1,6 @@
+import type { KeptReport } from "@/contract/library";
 import { groupsOf, checkReport } from "@/core/kinds";
 
-import type { KeptReport } from "@/contract/room";
 import { type EntityManager } from "@/data";
 
 import type { Desk } from "../viewer/viewpoint";

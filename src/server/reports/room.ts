@@ -1,3 +1,4 @@
+import type { EmptiedBy, ValueLine } from "@/contract/figures";
 import { folded } from "@/core/base";
 import { isDate, lastOf, typeOf, type Field } from "@/core/catalog";
 import { valueKey, type Dress, type Sort } from "@/core/definition";
@@ -10,7 +11,7 @@ import {
   recordsShown,
   type Opened,
 } from "@/core/kinds/planned";
-import type { EmptiedBy, ValueLine } from "@/contract/room";
+
 import { type EntityManager, runPlan } from "@/data";
 import type { Desk } from "../viewer/viewpoint";
 import { answerCount, answerRecords, viewOf } from "./answerReport";

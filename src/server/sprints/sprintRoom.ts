@@ -1,3 +1,4 @@
+import type { ShownSprint, SprintLine } from "@/contract/figures";
 import {
   burndownAnswer,
   currentSprint,
@@ -11,7 +12,7 @@ import type { BurndownReport } from "@/core/kinds";
 import { type WorkUnit, PLAIN_DRESS } from "@/core/definition";
 
 import { endOfDay, localDay } from "@/core/time";
-import type { ShownSprint, SprintLine } from "@/contract/room";
+
 import { type EntityManager, runPlan } from "@/data";
 import type { Desk } from "../viewer/viewpoint";
 

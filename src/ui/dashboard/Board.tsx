@@ -1,4 +1,5 @@
 "use client";
+import type { KeptDashboard } from "@/contract/dashboards";
 import {
   GripVertical,
   Mail,
@@ -17,7 +18,7 @@ import { GridLayout, verticalCompactor, type Layout } from "react-grid-layout";
 import styled from "styled-components";
 import { COLUMNS, type Tile } from "@/core/definition";
 import type { Thing } from "@/core/catalog";
-import type { KeptDashboard } from "@/contract/room";
+
 import type { Mark } from "@/core/figure";
 import { longDayText, parseDay } from "@/core/time";
 import {
@@ -310,7 +311,7 @@ export function Board({
       />
     );
   const pin = async () => {
-    await ask("/api/room/pin", { kind: "dashboard", id: board.id, pinned: !pinned }).then(
+    await ask("pin", { kind: "dashboard", id: board.id, pinned: !pinned }).then(
       () => setPinned(!pinned),
       (error: Error) => tell(error.message),
     );
@@ -657,7 +658,7 @@ function Arrange({
   };
   const save = async () => {
     try {
-      const { version } = await ask<{ id: number; version: number }>("/api/room/saveDashboard", {
+      const { version } = await ask("saveDashboard", {
         id: board.id,
         version: board.version,
         ...now,

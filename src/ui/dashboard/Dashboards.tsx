@@ -1,10 +1,11 @@
 "use client";
+import type { DashboardLine } from "@/contract/dashboards";
 import { LayoutDashboard, Pin, PinOff, Plus, Trash2 } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState, type FormEvent } from "react";
 import styled from "styled-components";
-import type { DashboardLine } from "@/contract/room";
+
 import {
   ask,
   AskProblem,
@@ -72,13 +73,13 @@ export function Dashboards({
   const [asks, setAsks] = useState(false);
   const router = useRouter();
   const pin = async (board: DashboardLine) => {
-    await ask("/api/room/pin", { kind: "dashboard", id: board.id, pinned: !board.pinned }).catch(
+    await ask("pin", { kind: "dashboard", id: board.id, pinned: !board.pinned }).catch(
       (error: Error) => tell(error.message),
     );
     router.refresh();
   };
   const remove = async (board: DashboardLine) => {
-    await ask("/api/room/bin", { kind: "dashboard", id: board.id }).then(
+    await ask("bin", { kind: "dashboard", id: board.id }).then(
       () => tell(`${board.name} is in the bin for 30 days.`),
       (error: Error) => tell(error.message),
     );
@@ -153,7 +154,7 @@ function NewBoard({ isOpen, onClose }: { isOpen: boolean; onClose: () => void })
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     try {
-      const { id } = await ask<{ id: number }>("/api/room/saveDashboard", {
+      const { id } = await ask("saveDashboard", {
         name,
         purpose,
         tiles: [],

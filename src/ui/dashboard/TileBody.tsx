@@ -141,8 +141,7 @@ export const TileBody = memo(function TileBody({
 }: TileProps) {
   const { data, error, refetch, isFetching } = useQuery({
     queryKey: ["tile", report, stamp, stood],
-    queryFn: ({ signal }) =>
-      ask<TileAnswer>("/api/room/tile", { report, ...(stood ? { stood } : {}) }, signal),
+    queryFn: ({ signal }) => ask("tile", { report, ...(stood ? { stood } : {}) }, signal),
     staleTime: 240_000,
     placeholderData: keepPreviousData,
   });

@@ -1,11 +1,12 @@
 "use client";
+import type { OpenedPart } from "@/contract/figures";
 import type { Report } from "@/core/kinds";
 import { useState } from "react";
 import type { Dress } from "@/core/definition";
 import { EXPORT_IDS, exportFormats, fileName, whyNotExported, type ExportId } from "@/core/exports";
 import { numberText } from "@/core/base";
 import type { ExportRequest } from "@/contract/exports";
-import type { OpenedPart } from "@/contract/room";
+
 import { Button, Choice, Dialog, Notice } from "../kit";
 
 export interface DownloadProps {

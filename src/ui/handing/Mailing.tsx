@@ -1,10 +1,11 @@
 "use client";
+import type { MailingLine } from "@/contract/mail";
 import { useQueryClient } from "@tanstack/react-query";
 import { X } from "lucide-react";
 import { useState } from "react";
 import { scheduleText } from "@/core/delivery";
 import type { Thing } from "@/core/catalog";
-import type { MailingLine } from "@/contract/room";
+
 import { ask, AskProblem, Button, Checkbox, Choice, Dialog, Field, tell } from "../kit";
 import { FindThing } from "./FindThing";
 
@@ -51,7 +52,7 @@ export function Mailing({
   const isTime = /^([01]\d|2[0-3]):[0-5]\d$/.test(at);
   const save = async (now: boolean) => {
     try {
-      await ask("/api/room/saveMailing", {
+      await ask("saveMailing", {
         ...(kept ? { id: kept.id } : {}),
         kind,
         target,

@@ -1,10 +1,11 @@
 "use client";
+import type { ShareLine } from "@/contract/library";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { X } from "lucide-react";
 import { useEffect, useState } from "react";
 import styled from "styled-components";
 import type { Thing } from "@/core/catalog";
-import type { ShareLine } from "@/contract/room";
+
 import { ask, Button, Checkbox, Dialog, Notice, tell, Waiting } from "../kit";
 import { FindThing } from "./FindThing";
 
@@ -56,7 +57,7 @@ export function Sharing({
   const client = useQueryClient();
   const { data } = useQuery({
     queryKey: ["shares", kind, id],
-    queryFn: ({ signal }) => ask<ShareLine[]>("/api/room/shares", { kind, id }, signal),
+    queryFn: ({ signal }) => ask("shares", { kind, id }, signal),
     enabled: isOpen,
   });
   const [shares, setShares] = useState<readonly ShareLine[] | null>(null);
@@ -84,7 +85,7 @@ export function Sharing({
     ]);
   const save = async () => {
     try {
-      await ask("/api/room/setShares", { kind, id, shares: shares ?? [] });
+      await ask("setShares", { kind, id, shares: shares ?? [] });
       await client.invalidateQueries({ queryKey: ["shares"] });
       tell(shares?.length ? "Shared." : "It is yours alone now.");
       onClose();

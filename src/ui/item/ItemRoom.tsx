@@ -1,4 +1,5 @@
 "use client";
+import type { ItemField, ItemPage } from "@/contract/items";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { Button as AriaButton, DialogTrigger } from "react-aria-components";
@@ -6,7 +7,7 @@ import styled from "styled-components";
 import { durationWords } from "@/core/base";
 import { clockText, localDay, longDayText, parseInstant } from "@/core/time";
 import Link from "next/link";
-import type { ItemField, ItemPage, ItemsChanged } from "@/contract/room";
+
 import { ask, Page, Popover, PopoverDialog, tell } from "../kit";
 import { Choose } from "../report";
 import { Lanes } from "./Lanes";
@@ -399,7 +400,7 @@ function Change({
     setOpen(false);
     if (to === expected) return;
     try {
-      const told = await ask<ItemsChanged>("/api/room/changeItems", {
+      const told = await ask("changeItems", {
         changes: [{ key: item.key, field, to, expected }],
       });
       if (told.left.length) {

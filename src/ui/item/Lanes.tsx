@@ -1,7 +1,7 @@
 "use client";
+import type { ItemPage } from "@/contract/items";
 import { useEffect, useRef, useState } from "react";
 import { localDay, monthName, parseInstant } from "@/core/time";
-import type { ItemPage } from "@/contract/room";
 
 const FIELDS = ["status", "priority", "assignee", "team"] as const;
 const LANE = 34;

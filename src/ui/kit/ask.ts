@@ -1,4 +1,5 @@
 import type { Problem } from "@/core/base";
+import type { ActId, Answer, Sent } from "@/contract/acts";
 
 /** Why a request did not go through, in words for people. */
 export interface Failure {
@@ -14,8 +15,15 @@ export class AskProblem extends Error {
   }
 }
 
-/** Asks the server and takes its answer; problems come as AskProblem, a lost connection too. */
-export async function ask<T>(path: string, body: unknown, signal?: AbortSignal): Promise<T> {
+/** Has the server do an act and takes its answer; problems come as AskProblem, a lost connection too. */
+export const ask = <K extends ActId>(
+  act: K,
+  asked: Sent<K>,
+  signal?: AbortSignal,
+): Promise<Answer<K>> => post<Answer<K>>(`/api/room/${act}`, asked, signal);
+
+/** The same at another door: what signs in. */
+export async function post<T>(path: string, body: unknown, signal?: AbortSignal): Promise<T> {
   let reply: Response;
   try {
     reply = await fetch(path, {

@@ -1,7 +1,8 @@
 "use client";
+import type { BinLine } from "@/contract/library";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRouter } from "next/navigation";
-import type { BinLine } from "@/contract/room";
+
 import { ask, Button, Dialog, tell, Waiting } from "../kit";
 import { dayOf } from "./rows";
 
@@ -17,13 +18,13 @@ export function Bin({ isOpen, onClose }: { isOpen: boolean; onClose: () => void 
   const router = useRouter();
   const { data, error } = useQuery({
     queryKey: ["bin"],
-    queryFn: ({ signal }) => ask<BinLine[]>("/api/room/binned", {}, signal),
+    queryFn: ({ signal }) => ask("binned", {}, signal),
     enabled: isOpen,
     staleTime: 0,
   });
   const restore = async (line: BinLine) => {
     try {
-      await ask("/api/room/unbin", { kind: line.kind, id: line.id });
+      await ask("unbin", { kind: line.kind, id: line.id });
       tell(`${line.name} is back.`);
       await client.invalidateQueries({ queryKey: ["bin"] });
       router.refresh();

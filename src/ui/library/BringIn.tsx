@@ -16,11 +16,7 @@ export function BringIn() {
     if (file.size > MOST_BYTES)
       return setProblems([{ message: `${file.name} is too large for a definition.` }]);
     try {
-      const { kind, id, name } = await ask<{
-        kind: "report" | "dashboard" | "filter";
-        id: number;
-        name: string;
-      }>("/api/room/bringDefinition", { text: await file.text() });
+      const { kind, id, name } = await ask("bringDefinition", { text: await file.text() });
       tell(`${name} is brought in.`);
       if (kind === "filter") router.refresh();
       else router.push(`/${kind}s/${id}`);

@@ -1,10 +1,11 @@
 "use client";
+import type { FilterLine } from "@/contract/library";
 import { Ellipsis, Pin, PinOff } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { MenuTrigger } from "react-aria-components";
 import Link from "next/link";
-import type { FilterLine } from "@/contract/room";
+
 import { Button, Dialog, Empty, Menu, MenuItem, Popover } from "../kit";
 import { FilterUses } from "../report";
 import { dayOf, Rows } from "./rows";

@@ -1,11 +1,13 @@
 "use client";
+import type { FilterLine, ReadyLine, ReportLine } from "@/contract/library";
+import type { NoticeLine } from "@/contract/notes";
 import { Plus, Search, Trash2 } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
 import styled from "styled-components";
 import type { Thing } from "@/core/catalog";
-import type { FilterLine, NoticeLine, ReadyLine, ReportLine } from "@/contract/room";
+
 import { Sharing } from "../handing";
 import { ask, Button, Choice, Empty, Mast, Notice, Page, Purpose, Title } from "../kit";
 import { Sketch } from "../report";
@@ -397,7 +399,7 @@ function Notices({ first }: { first: readonly NoticeLine[] }) {
   const [notices, setNotices] = useState(first);
   const seen = (notice: NoticeLine) => {
     setNotices((now) => now.filter((one) => one.about !== notice.about));
-    void ask("/api/room/noticeSeen", { about: notice.about }).catch(() => undefined);
+    void ask("noticeSeen", { about: notice.about }).catch(() => undefined);
   };
   if (notices.length === 0) return null;
   return (

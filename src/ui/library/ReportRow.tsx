@@ -1,10 +1,11 @@
 "use client";
+import type { ReportLine } from "@/contract/library";
 import { Ellipsis, Pin, PinOff } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { Fragment } from "react";
 import { MenuTrigger } from "react-aria-components";
-import type { KeptReport, ReportLine } from "@/contract/room";
+
 import { ask, Button, Menu, MenuItem, Popover, tell } from "../kit";
 import { Sketch } from "../report";
 import { dayOf } from "./rows";
@@ -27,10 +28,10 @@ export function ReportRow({
   const router = useRouter();
   const copy = async () => {
     try {
-      const { definition, dress, purpose, category } = await ask<KeptReport>("/api/room/report", {
+      const { definition, dress, purpose, category } = await ask("report", {
         id: report.id,
       });
-      const { id } = await ask<{ id: number }>("/api/room/saveReport", {
+      const { id } = await ask("saveReport", {
         name: `Copy of ${report.name}`.slice(0, 200),
         purpose,
         category,

@@ -1,4 +1,5 @@
-import type { ReportLine } from "@/contract/room";
+import type { ReportLine } from "@/contract/library";
+
 import { isFound, shelvesOf, textsOf } from "./shelves";
 
 const line = (name: string, more: Partial<ReportLine> = {}): ReportLine => ({

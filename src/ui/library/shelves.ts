@@ -1,5 +1,5 @@
+import type { ReportLine } from "@/contract/library";
 import { folded } from "@/core/base";
-import type { ReportLine } from "@/contract/room";
 
 /** How the reports of a shelf are put in order. */
 export const ORDERS = [

@@ -11,22 +11,22 @@ interface Named {
 /** What can be done with anything that is kept: pin it, put it into the bin and take it out again. */
 export function useKept(kind: Kind) {
   const router = useRouter();
-  const act = async (path: string, body: object, after?: () => void) => {
+  const after = async (done: Promise<unknown>, then?: () => void) => {
     try {
-      await ask(path, body);
-      after?.();
+      await done;
+      then?.();
       router.refresh();
     } catch (error) {
       tell((error as Error).message);
     }
   };
   const unbin = (one: Named) =>
-    act("/api/room/unbin", { kind, id: one.id }, () => tell(`${one.name} is back.`));
+    after(ask("unbin", { kind, id: one.id }), () => tell(`${one.name} is back.`));
   return {
     pin: (one: Named & { pinned: boolean }) =>
-      act("/api/room/pin", { kind, id: one.id, pinned: !one.pinned }),
+      after(ask("pin", { kind, id: one.id, pinned: !one.pinned })),
     bin: (one: Named) =>
-      act("/api/room/bin", { kind, id: one.id }, () =>
+      after(ask("bin", { kind, id: one.id }), () =>
         tell(`${one.name} is in the bin for 30 days.`, {
           words: "Take it out again",
           run: () => void unbin(one),

@@ -1,4 +1,5 @@
 "use client";
+import type { MailingLine, MailLine } from "@/contract/mail";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Mail, Paperclip, RefreshCw } from "lucide-react";
 import Link from "next/link";
@@ -7,7 +8,7 @@ import styled from "styled-components";
 import { numberText } from "@/core/base";
 import type { Thing } from "@/core/catalog";
 import { scheduleText } from "@/core/delivery";
-import type { MailingLine, MailLine } from "@/contract/room";
+
 import { Mailing } from "../handing";
 import { ask, Button, Empty, Mast, Page, Purpose, tell, Title } from "../kit";
 
@@ -182,7 +183,7 @@ export function Mailings({
   const [leaf, setLeaf] = useState<"out" | "room">(mayBuild ? "out" : "room");
   const { data: mailings } = useQuery({
     queryKey: ["mailings"],
-    queryFn: ({ signal }) => ask<MailingLine[]>("/api/room/mailings", {}, signal),
+    queryFn: ({ signal }) => ask("mailings", {}, signal),
     initialData: [...first],
     enabled: mayBuild,
     refetchInterval: 20_000,
@@ -223,8 +224,8 @@ function GoingOut({
 }) {
   const client = useQueryClient();
   const [changed, setChanged] = useState<MailingLine | null>(null);
-  const act = async (path: string, id: number, says: string) => {
-    await ask(path, { id }).then(
+  const act = async (what: "sendMailing" | "dropMailing", id: number, says: string) => {
+    await ask(what, { id }).then(
       () => tell(says),
       (error: Error) => tell(error.message),
     );
@@ -264,9 +265,7 @@ function GoingOut({
               <div className="acts">
                 <Button
                   $small
-                  onPress={() =>
-                    void act("/api/room/sendMailing", line.id, "It goes out within a minute.")
-                  }
+                  onPress={() => void act("sendMailing", line.id, "It goes out within a minute.")}
                 >
                   Send now
                 </Button>
@@ -276,11 +275,7 @@ function GoingOut({
                 <Button
                   $small
                   onPress={() =>
-                    void act(
-                      "/api/room/dropMailing",
-                      line.id,
-                      `${line.name} is not mailed any more.`,
-                    )
+                    void act("dropMailing", line.id, `${line.name} is not mailed any more.`)
                   }
                 >
                   Stop
@@ -316,7 +311,7 @@ function MailRoom({ first, seesAll }: { first: readonly MailLine[]; seesAll: boo
     error,
   } = useQuery({
     queryKey: ["mails"],
-    queryFn: ({ signal }) => ask<MailLine[]>("/api/room/mails", {}, signal),
+    queryFn: ({ signal }) => ask("mails", {}, signal),
     initialData: [...first],
     refetchInterval: 15_000,
   });

@@ -1,10 +1,11 @@
 "use client";
+import type { ItemChange, ItemsChanged } from "@/contract/items";
 import { useQueryClient } from "@tanstack/react-query";
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import styled from "styled-components";
 import type { AskContext, ThingType } from "@/core/catalog";
-import type { ItemChange, ItemsChanged } from "@/contract/room";
+
 import { ask, Button, tell } from "../kit";
 
 const Bar = styled.section`
@@ -66,10 +67,10 @@ export async function sendChanges(
   after: () => void,
 ): Promise<ItemsChanged | null> {
   try {
-    const told = await ask<ItemsChanged>("/api/room/changeItems", { changes });
+    const told = await ask("changeItems", { changes });
     after();
     const undo = () =>
-      void ask<ItemsChanged>("/api/room/changeItems", {
+      void ask("changeItems", {
         changes: told.changed.map(({ key, field, from, to }) => ({
           key,
           field,

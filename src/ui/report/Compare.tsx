@@ -1,4 +1,6 @@
 "use client";
+import type { Sent } from "@/contract/acts";
+import type { OpenedPart } from "@/contract/figures";
 import type { Report } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import Link from "next/link";
@@ -7,7 +9,7 @@ import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
 
 import { numberText } from "@/core/base";
-import type { OpenedPart, QuickLook, ShownComparison } from "@/contract/room";
+
 import { ask, Button, Choice, Field, Notice, Waiting } from "../kit";
 import { Choose } from "./pickers";
 import { fieldOptions, samePath } from "./pickers/fields";
@@ -62,6 +64,12 @@ const Leaf = styled.div`
 
 type Kind = "report" | "filter" | "sentence" | "keys";
 
+/** The second way of asking, from what was chosen or typed. */
+function otherOf(kind: Kind, value: string | number): Sent<"compare">["with"] {
+  if (kind === "report" || kind === "filter") return { kind, id: Number(value) };
+  return kind === "sentence" ? { kind, sentence: String(value) } : { kind, text: String(value) };
+}
+
 /** Holds the records against a second way of asking: in both, only here, only there, and the condition that parts them. */
 export function Compare({
   context,
@@ -77,26 +85,15 @@ export function Compare({
   const [kind, setKind] = useState<Kind>("report");
   const [text, setText] = useState("");
   const [id, setId] = useState<number | null>(null);
-  const [asked, setAsked] = useState<object | null>(null);
+  const [asked, setAsked] = useState<Sent<"compare">["with"] | null>(null);
   const { data, error, isFetching } = useQuery({
     queryKey: ["compare", report, opened, asked],
     queryFn: ({ signal }) =>
-      ask<ShownComparison>(
-        "/api/room/compare",
-        { definition: report, ...(opened ? { opened } : {}), with: asked },
-        signal,
-      ),
+      ask("compare", { definition: report, ...(opened ? { opened } : {}), with: asked! }, signal),
     enabled: asked !== null,
     retry: false,
   });
-  const go = (next: Kind, value: string | number) =>
-    setAsked(
-      next === "report" || next === "filter"
-        ? { kind: next, id: value }
-        : next === "sentence"
-          ? { kind: next, sentence: value }
-          : { kind: next, text: value },
-    );
+  const go = (next: Kind, value: string | number) => setAsked(otherOf(next, value));
   const list = (items: readonly { key: string; title: string }[], count: number, words: string) => (
     <div>
       <p>
@@ -233,11 +230,7 @@ export function Look({
   const { data } = useQuery({
     queryKey: ["quickLook", report, opened, field],
     queryFn: ({ signal }) =>
-      ask<QuickLook>(
-        "/api/room/quickLook",
-        { definition: report, ...(opened ? { opened } : {}), field },
-        signal,
-      ),
+      ask("quickLook", { definition: report, ...(opened ? { opened } : {}), field }, signal),
   });
   return (
     <Leaf role="region" aria-label="Quick look" tabIndex={0}>

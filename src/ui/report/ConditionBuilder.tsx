@@ -1,5 +1,5 @@
 "use client";
-import { type Report, type ShownRecords } from "@/core/kinds";
+import { type Report } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { GripVertical, X } from "lucide-react";
 import { useMemo, useRef, useState, type KeyboardEvent } from "react";
@@ -519,11 +519,7 @@ function LineCount({ report, leaf }: { report: Report; leaf: Leaf }) {
   const { data } = useQuery({
     queryKey: ["line", one],
     queryFn: ({ signal }) =>
-      ask<ShownRecords>(
-        "/api/room/records",
-        { definition: one, showing: [], sorts: [], offset: 0, limit: 1 },
-        signal,
-      ),
+      ask("records", { definition: one, showing: [], sorts: [], offset: 0, limit: 1 }, signal),
     staleTime: 60_000,
   });
   return <span className="n">{data ? numberText(data.count) : ""}</span>;
@@ -553,16 +549,11 @@ function Beside({
   const { data } = useQuery({
     queryKey: ["beside", list],
     queryFn: ({ signal }) =>
-      ask<ShownRecords>(
-        "/api/room/records",
-        { definition: list, showing: keyed, sorts: [], offset: 0, limit: 12 },
-        signal,
-      ),
+      ask("records", { definition: list, showing: keyed, sorts: [], offset: 0, limit: 12 }, signal),
   });
   const { data: without } = useQuery({
     queryKey: ["emptied", list],
-    queryFn: ({ signal }) =>
-      ask<{ index: number; without: number }[]>("/api/room/emptied", { definition: list }, signal),
+    queryFn: ({ signal }) => ask("emptied", { definition: list }, signal),
     enabled: Boolean(report.where),
   });
   const parts = report.where?.kind === "all" ? report.where.of : report.where ? [report.where] : [];

@@ -1,6 +1,6 @@
 "use client";
+import type { OpenedPart } from "@/contract/figures";
 import type { Report } from "@/core/kinds";
-import type { Workings } from "@/core/kinds/planned";
 import { useQuery } from "@tanstack/react-query";
 import {
   Calculator,
@@ -22,7 +22,7 @@ import type { Mark } from "@/core/figure";
 
 import { numberText } from "@/core/base";
 import { ask, Button, Popover, PopoverDialog, tell, Waiting } from "../kit";
-import type { OpenedPart } from "@/contract/room";
+
 import { ChangeMany } from "./ChangeMany";
 import { Compare, Look } from "./Compare";
 import { Choose, fieldOptions, Foot, samePath } from "./pickers";
@@ -147,7 +147,7 @@ export function Drawer({
   useEffect(() => setPicked(new Set()), [report, opened]);
   const workings = useQuery({
     queryKey: ["workings", report],
-    queryFn: ({ signal }) => ask<Workings>("/api/room/workings", { definition: report }, signal),
+    queryFn: ({ signal }) => ask("workings", { definition: report }, signal),
     enabled: leaf === "workings",
   });
   const tab = (id: Leaf, words: string, icon: React.ReactNode) => (

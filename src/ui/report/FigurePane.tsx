@@ -1,4 +1,5 @@
 "use client";
+import type { DayNoteLine } from "@/contract/notes";
 import type { Report } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
@@ -10,7 +11,7 @@ import type { Mark, Said } from "@/core/figure";
 import { allOfParts, contradictionIn, topParts } from "@/core/filter";
 import { conditionText } from "@/core/sentence";
 import { dayText } from "@/core/time";
-import type { DayNoteLine, EmptiedBy } from "@/contract/room";
+
 import {
   Chart,
   FigureTable,
@@ -214,7 +215,7 @@ export function NothingFound({
   const isNow = report.kind === "count" || report.kind === "list";
   const { data } = useQuery({
     queryKey: ["emptied", report],
-    queryFn: ({ signal }) => ask<EmptiedBy[]>("/api/room/emptied", { definition: report }, signal),
+    queryFn: ({ signal }) => ask("emptied", { definition: report }, signal),
     enabled: isNow && parts.length > 0,
   });
   const clash = useMemo(() => contradictionOf(report, context), [report, context]);

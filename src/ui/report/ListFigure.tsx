@@ -1,5 +1,5 @@
 "use client";
-import { type CountReport, type ListReport, type Shown, type ShownRecords } from "@/core/kinds";
+import { type CountReport, type ListReport, type ShownRecords } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { ChevronDown, ChevronRight, Copy } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
@@ -116,7 +116,7 @@ export function ListFigure({
     try {
       const parts: ShownRecords[] = [];
       for (let offset = 0; offset < MOST_COPIED; offset += 500) {
-        const page = await ask<ShownRecords>("/api/room/records", {
+        const page = await ask("records", {
           definition: report,
           showing,
           sorts: report.sorts,
@@ -210,8 +210,7 @@ function useTotals(
   };
   const { data } = useQuery({
     queryKey: ["figure", counted, PLAIN_DRESS],
-    queryFn: ({ signal }) =>
-      ask<Shown>("/api/room/figure", { definition: counted, dress: PLAIN_DRESS }, signal),
+    queryFn: ({ signal }) => ask("figure", { definition: counted, dress: PLAIN_DRESS }, signal),
   });
   return { columns, shown: data?.kind === "count" ? data : null };
 }

@@ -1,11 +1,11 @@
 "use client";
+import type { OpenedPart } from "@/contract/figures";
 import type { Report } from "@/core/kinds";
 import { X } from "lucide-react";
 import { useState } from "react";
 import styled from "styled-components";
 import { subjects } from "@/core/catalog";
 
-import type { OpenedPart } from "@/contract/room";
 import { Button } from "../kit";
 import { RecordsTable } from "./RecordsTable";
 

@@ -1,9 +1,10 @@
 "use client";
+import type { KeptDashboard } from "@/contract/dashboards";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { DialogTrigger } from "react-aria-components";
 import type { Tile } from "@/core/definition";
-import type { KeptDashboard } from "@/contract/room";
+
 import { ask, Button, Popover, PopoverDialog, tell, Waiting } from "../kit";
 import { Choose } from "./pickers";
 
@@ -13,7 +14,7 @@ export function PutOnBoard({ report, mayBuild }: { report: number; mayBuild: boo
   const client = useQueryClient();
   const { data } = useQuery({
     queryKey: ["boards"],
-    queryFn: ({ signal }) => ask<KeptDashboard[]>("/api/room/boards", {}, signal),
+    queryFn: ({ signal }) => ask("boards", {}, signal),
     enabled: isOpen,
     staleTime: 0,
   });
@@ -23,8 +24,8 @@ export function PutOnBoard({ report, mayBuild }: { report: number; mayBuild: boo
     try {
       const below = Math.max(0, ...(board?.tiles ?? []).map((tile) => tile.y + tile.h));
       const tile: Tile = { id: crypto.randomUUID(), report, x: 0, y: below, w: 5, h: 6 };
-      const saved = await ask<{ id: number }>(
-        "/api/room/saveDashboard",
+      const saved = await ask(
+        "saveDashboard",
         board
           ? {
               id: board.id,

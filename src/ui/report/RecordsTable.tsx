@@ -1,4 +1,5 @@
 "use client";
+import type { OpenedPart } from "@/contract/figures";
 import { type ListReport, type Report, type ShownRecord, type ShownRecords } from "@/core/kinds";
 import { useInfiniteQuery } from "@tanstack/react-query";
 import { useVirtualizer } from "@tanstack/react-virtual";
@@ -7,7 +8,6 @@ import Link from "next/link";
 import { useEffect, useRef } from "react";
 import styled from "styled-components";
 
-import type { OpenedPart } from "@/contract/room";
 import { ask, Waiting } from "../kit";
 
 export type Sorts = ListReport["sorts"];
@@ -155,8 +155,8 @@ export function RecordsTable({
   const { data, error, fetchNextPage, hasNextPage, isFetching } = useInfiniteQuery({
     queryKey: ["records", report, opened, showing, sorts],
     queryFn: ({ pageParam, signal }) =>
-      ask<ShownRecords>(
-        "/api/room/records",
+      ask(
+        "records",
         {
           definition: report,
           ...(opened ? { opened } : {}),

@@ -1,4 +1,6 @@
 "use client";
+import type { FilterLine, KeptDraft, ReportName } from "@/contract/library";
+import type { OpenedPart } from "@/contract/figures";
 import {
   asDrawn,
   type CountReport,
@@ -30,7 +32,7 @@ import { numberText, type Problem } from "@/core/base";
 import { isBareCount, type Dress as DressOptions } from "@/core/definition";
 import type { Mark } from "@/core/figure";
 import { conditionText } from "@/core/sentence";
-import type { FilterLine, KeptDraft, OpenedPart, ReportName, TwinLine } from "@/contract/room";
+
 import { CursorScope, type Drawable } from "../charts";
 import { Download, Mailing, Sharing } from "../handing";
 import { ask, Button, Checkbox, Menu, MenuItem, Notice, Popover, tell, Waiting } from "../kit";
@@ -259,22 +261,20 @@ export function ReportRoom({
     isPlaceholderData,
   } = useQuery({
     queryKey: ["figure", report, dress],
-    queryFn: ({ signal }) => ask<Shown>("/api/room/figure", { definition: report, dress }, signal),
+    queryFn: ({ signal }) => ask("figure", { definition: report, dress }, signal),
     placeholderData: keepPreviousData,
     enabled: isBegun && isWhole && !isList,
   });
   const { data: twins } = useQuery({
     queryKey: ["twins", report, kept?.id ?? null],
-    queryFn: ({ signal }) =>
-      ask<TwinLine[]>("/api/room/twins", { definition: report, except: kept?.id ?? null }, signal),
+    queryFn: ({ signal }) => ask("twins", { definition: report, except: kept?.id ?? null }, signal),
     enabled: isBegun && isWhole && !kept && mayBuild,
     staleTime: 60_000,
   });
   const { data: notes } = useDayNotes(kept?.id ?? null);
   const { data: forecast } = useQuery({
     queryKey: ["forecast", report],
-    queryFn: ({ signal }) =>
-      ask<ShownForecast>("/api/room/forecast", { definition: report }, signal),
+    queryFn: ({ signal }) => ask("forecast", { definition: report }, signal),
     enabled: isForecast && report.kind === "burndown",
   });
   const title = dress.title ?? (draft.name || proposedName(says));
@@ -287,7 +287,7 @@ export function ReportRoom({
     setStretch(null);
   }, [report]);
   useEffect(() => {
-    if (kept) void ask("/api/room/report", { id: kept.id }).catch(() => undefined);
+    if (kept) void ask("report", { id: kept.id }).catch(() => undefined);
   }, [kept]);
   useEffect(() => {
     if (room.isStored)
@@ -994,7 +994,7 @@ function More({
   const router = useRouter();
   const pin = async () => {
     try {
-      await ask("/api/room/pin", { kind: "report", id: kept.id, pinned: !isPinned });
+      await ask("pin", { kind: "report", id: kept.id, pinned: !isPinned });
       setPinned(!isPinned);
       router.refresh();
     } catch (error) {

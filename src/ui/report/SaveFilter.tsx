@@ -1,4 +1,5 @@
 "use client";
+import type { FilterLine } from "@/contract/library";
 import type { Report } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import Link from "next/link";
@@ -6,7 +7,7 @@ import { useState, type FormEvent } from "react";
 import type { AskContext } from "@/core/catalog";
 
 import { conditionText } from "@/core/sentence";
-import type { FilterLine } from "@/contract/room";
+
 import { ask, AskProblem, Button, Dialog, Field, tell, Waiting } from "../kit";
 
 interface SaveFilterProps {
@@ -27,7 +28,7 @@ export function SaveFilter({ context, report, kept, isOpen, onClose, onSaved }: 
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     try {
-      const { id } = await ask<{ id: number }>("/api/room/saveFilter", {
+      const { id } = await ask("saveFilter", {
         ...(kept ? { id: kept.id, version: kept.version } : {}),
         name,
         purpose,
@@ -83,8 +84,7 @@ export function SaveFilter({ context, report, kept, isOpen, onClose, onSaved }: 
 export function FilterUses({ id }: { id: number }) {
   const { data, error } = useQuery({
     queryKey: ["filterUses", id],
-    queryFn: ({ signal }) =>
-      ask<{ id: number; name: string }[]>("/api/room/filterUses", { id }, signal),
+    queryFn: ({ signal }) => ask("filterUses", { id }, signal),
   });
   if (error) return <p role="alert">{error.message}</p>;
   if (!data) return <Waiting>Looking for the reports that use it …</Waiting>;

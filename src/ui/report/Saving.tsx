@@ -33,7 +33,7 @@ export function useSaving(
   useEffect(() => setNotice(null), [draft]);
   const send = async (name: string, asCopy: boolean, over?: number): Promise<number | null> => {
     try {
-      const told = await ask<{ id: number; version: number }>("/api/room/saveReport", {
+      const told = await ask("saveReport", {
         ...(kept && !asCopy ? { id: kept.id, version: over ?? version } : {}),
         name,
         ...about,
@@ -52,7 +52,7 @@ export function useSaving(
       if (problem?.code === "report.name") throw error;
       setNotice((error as Error).message);
       if (problem?.code === "report.version" && kept)
-        setTheirs(await ask<KeptReport>("/api/room/report", { id: kept.id }).catch(() => null));
+        setTheirs(await ask("report", { id: kept.id }).catch(() => null));
       return null;
     }
   };

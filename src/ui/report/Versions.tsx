@@ -1,4 +1,5 @@
 "use client";
+import type { VersionLine } from "@/contract/library";
 import {
   ReportSchema,
   type Report,
@@ -13,7 +14,6 @@ import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
 import { DressSchema, type Dress } from "@/core/definition";
 
-import type { VersionLine } from "@/contract/room";
 import { ask, Button, Dialog, Waiting } from "../kit";
 
 const Rows = styled.ul`
@@ -122,8 +122,7 @@ export function Versions({
 }) {
   const { data } = useQuery({
     queryKey: ["versions", id, isOpen],
-    queryFn: ({ signal }) =>
-      ask<VersionLine[]>("/api/room/versions", { kind: "report", id }, signal),
+    queryFn: ({ signal }) => ask("versions", { kind: "report", id }, signal),
     enabled: isOpen,
   });
   const [looked, setLooked] = useState<number | null>(null);

@@ -1,11 +1,12 @@
 "use client";
+import type { KeptDraft } from "@/contract/library";
 import { shapeInput, type Report, parseSentence, printReport } from "@/core/kinds";
 import { useCallback, useEffect, useMemo, useReducer, useRef } from "react";
 import type { AskContext } from "@/core/catalog";
 import { PLAIN_DRESS, type Dress } from "@/core/definition";
 
 import { shapes, whyNot } from "@/core/shapes";
-import type { KeptDraft } from "@/contract/room";
+
 import { ask, tell } from "../kit";
 import type { KeptReport } from "./facts";
 
@@ -112,7 +113,7 @@ export function useDraft(
   const version = useRef(kept?.version ?? 0);
   const send = useCallback(
     (draft: KeptDraft | null) =>
-      ask("/api/room/keepDraft", { report: kept?.id ?? 0, draft }).catch(() => undefined),
+      ask("keepDraft", { report: kept?.id ?? 0, draft }).catch(() => undefined),
     [kept?.id],
   );
   useEffect(() => {
@@ -139,7 +140,7 @@ export function useDraft(
     const onLeave = () => {
       if (!waits.current) return;
       navigator.sendBeacon?.(
-        "/api/room/keepDraft",
+        "keepDraft",
         new Blob(
           [
             JSON.stringify({

@@ -1,3 +1,4 @@
+export { type KeptReport } from "@/contract/library";
 import { Catalog, type AskContext, type CatalogData, type ViewerWords } from "@/core/catalog";
 import type { Instant, WorkCalendar } from "@/core/time";
 
@@ -17,5 +18,3 @@ export const contextOf = (facts: RoomFacts): AskContext => ({
   now: facts.now,
   calendar: { ...facts.calendar, holidays: new Set(facts.calendar.holidays) },
 });
-
-export type { KeptReport } from "@/contract/room";

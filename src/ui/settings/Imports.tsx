@@ -1,4 +1,7 @@
 "use client";
+import type { Sent } from "@/contract/acts";
+import type { Stage } from "@/core/catalog";
+import type { ImportState } from "@/contract/workspace";
 import { useQuery } from "@tanstack/react-query";
 import { Download, FileUp } from "lucide-react";
 import { useRouter } from "next/navigation";
@@ -6,7 +9,7 @@ import { useState } from "react";
 import { FileTrigger, DropZone } from "react-aria-components";
 import styled from "styled-components";
 import { numberText } from "@/core/base";
-import type { ImportState } from "@/contract/room";
+
 import { ask, Button, Choice, Mast, Notice, Page, Purpose, tell, Title } from "../kit";
 import { Leaves } from "./Leaves";
 
@@ -153,9 +156,10 @@ export function Imports({ last, workspace }: { last: readonly ImportState[]; wor
       );
     setId(told.value);
   };
-  const act = async (what: "bring in" | "stop", stages?: Record<string, string>) => {
+  const act = async (what: "bring in" | "stop", stages?: Sent<"import">["stages"]) => {
+    if (id === null) return;
     try {
-      await ask("/api/room/import", { id, act: what, ...(stages ? { stages } : {}) });
+      await ask("import", { id, act: what, ...(stages ? { stages } : {}) });
       await refetch();
     } catch (problem) {
       tell((problem as Error).message);
@@ -230,11 +234,11 @@ function Shown({
   onAgain,
 }: {
   state: ImportState;
-  onAct: (what: "bring in" | "stop", stages?: Record<string, string>) => Promise<void>;
+  onAct: (what: "bring in" | "stop", stages?: Sent<"import">["stages"]) => Promise<void>;
   onAgain: () => void;
 }) {
   const router = useRouter();
-  const [stages, setStages] = useState<Record<string, string>>({});
+  const [stages, setStages] = useState<Readonly<Record<string, Stage>>>({});
   const fresh = state.tables.reduce((sum, table) => sum + table.fresh + table.changed, 0);
   const read = state.tables.reduce((sum, table) => sum + table.read, 0);
   const isRunning = RUNNING.includes(state.state);

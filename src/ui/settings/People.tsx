@@ -1,8 +1,9 @@
 "use client";
+import type { PersonLine } from "@/contract/workspace";
 import { Copy, Link2 } from "lucide-react";
 import { useState } from "react";
 import styled from "styled-components";
-import type { PersonLine } from "@/contract/room";
+
 import { ask, Button, Dialog, Field, Mast, Page, Purpose, tell, Title } from "../kit";
 import { Leaves } from "./Leaves";
 
@@ -46,7 +47,7 @@ export function People({ people }: { people: readonly PersonLine[] }) {
   );
   const invite = async (person: PersonLine) => {
     try {
-      const secret = await ask<string>("/api/room/invite", { id: person.id });
+      const secret = await ask("invite", { id: person.id });
       setLink({ name: person.name, href: `${location.origin}/invite/${secret}` });
     } catch (error) {
       tell((error as Error).message);

@@ -63,7 +63,7 @@ export function PrintSettings({
     );
   };
   const save = () =>
-    ask("/api/room/setBrand", { heading, picture }).then(
+    ask("setBrand", { heading, picture }).then(
       () => tell("Saved. New prints carry it."),
       (problem: Error) => setError(problem.message),
     );

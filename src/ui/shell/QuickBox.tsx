@@ -4,7 +4,7 @@ import { Calculator, LayoutDashboard, ScrollText, Ticket } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useEffect, useId, useState, type KeyboardEvent } from "react";
 import styled from "styled-components";
-import type { Found } from "@/contract/room";
+
 import { ask, Dialog } from "../kit";
 
 const ICONS = {
@@ -84,7 +84,7 @@ export function QuickBox({
   }, [words]);
   const { data: found = [], isFetching } = useQuery({
     queryKey: ["find", asked],
-    queryFn: ({ signal }) => ask<Found[]>("/api/room/find", { words: asked }, signal),
+    queryFn: ({ signal }) => ask("find", { words: asked }, signal),
     enabled: isOpen && asked.trim() !== "",
   });
   useEffect(() => setAt(0), [found]);

@@ -1,4 +1,5 @@
 "use client";
+import type { PinLine } from "@/contract/library";
 import {
   Funnel,
   Keyboard,
@@ -19,7 +20,7 @@ import { usePathname } from "next/navigation";
 import { useEffect, useState, type ReactNode } from "react";
 import { Button, MenuTrigger } from "react-aria-components";
 import styled from "styled-components";
-import type { PinLine } from "@/contract/room";
+
 import { Menu, MenuItem, Popover, tell } from "../kit";
 import { Keys } from "./Keys";
 import { Mark } from "./Mark";

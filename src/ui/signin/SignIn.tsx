@@ -1,11 +1,12 @@
 "use client";
+import type { DemoFacts } from "@/contract/signIn";
 import { ArrowRight } from "lucide-react";
 import { useState } from "react";
 import { useForm } from "react-hook-form";
 import { Button as AriaButton } from "react-aria-components";
 import styled from "styled-components";
 import type { Problem } from "@/core/base";
-import type { DemoFacts } from "@/contract/room";
+
 import { Button, Field } from "../kit";
 import { Cover } from "./Cover";
 

@@ -19,8 +19,7 @@ import { oddsWords, sharesWords } from "./odds";
 export function useForecast(report: BurndownReport | null, wanted: boolean): ShownForecast | null {
   const { data } = useQuery({
     queryKey: ["forecast", report],
-    queryFn: ({ signal }) =>
-      ask<ShownForecast>("/api/room/forecast", { definition: report }, signal),
+    queryFn: ({ signal }) => ask("forecast", { definition: report }, signal),
     enabled: wanted && report !== null,
   });
   return wanted ? (data ?? null) : null;

@@ -1,9 +1,10 @@
 "use client";
+import type { ShownSprint } from "@/contract/figures";
 import Link from "next/link";
 import { useState } from "react";
 import { CAUSES, type Cause } from "@/core/history";
 import { clockText, dayText, localDay, weekdayOf, WEEKDAYS } from "@/core/time";
-import type { ShownSprint } from "@/contract/room";
+
 import { Sand } from "./sprintStyle";
 
 const SIGNS: Readonly<Record<Cause, "+" | "−" | "">> = {

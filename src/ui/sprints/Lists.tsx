@@ -1,9 +1,10 @@
 "use client";
+import type { ShownSprint } from "@/contract/figures";
 import Link from "next/link";
 import type { ReactNode } from "react";
 import { Exact } from "@/core/base";
 import type { WorkUnit } from "@/core/definition";
-import type { ShownSprint } from "@/contract/room";
+
 import { Below } from "./sprintStyle";
 
 const MOST = 7;

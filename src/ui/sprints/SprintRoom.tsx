@@ -1,11 +1,11 @@
 "use client";
+import type { SprintLine } from "@/contract/figures";
 import {
   type LevelAnswer,
   type LevelReport,
   type Report,
   type VelocityReport,
   printReport,
-  type Shown,
 } from "@/core/kinds";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { ChevronLeft, ChevronRight, ScrollText } from "lucide-react";
@@ -17,7 +17,7 @@ import { PLAIN_DRESS, type WorkUnit } from "@/core/definition";
 import { valueWords, type Mark } from "@/core/figure";
 
 import { dayText, daysText } from "@/core/time";
-import type { ShownSprint, SprintLine } from "@/contract/room";
+
 import { BurnUp, type AxisStretch } from "../charts";
 import {
   ask,
@@ -95,11 +95,7 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
   const { data, error } = useQuery({
     queryKey: ["sprint", sprint.id, unit, stood],
     queryFn: ({ signal }) =>
-      ask<ShownSprint>(
-        "/api/room/sprint",
-        { sprint: sprint.id, unit, ...(stood ? { stood } : {}) },
-        signal,
-      ),
+      ask("sprint", { sprint: sprint.id, unit, ...(stood ? { stood } : {}) }, signal),
     placeholderData: keepPreviousData,
   });
   const { data: notes } = useDayNotes(null);
@@ -358,8 +354,8 @@ function LeftOut({
   const { data } = useQuery({
     queryKey: ["figure", { ...report, split: { field: ["status"] } }],
     queryFn: ({ signal }) =>
-      ask<Shown>(
-        "/api/room/figure",
+      ask(
+        "figure",
         { definition: { ...report, split: { field: ["status"] } }, dress: PLAIN_DRESS },
         signal,
       ),
@@ -399,8 +395,7 @@ function OtherFigure({
   const { data: notes } = useDayNotes(null);
   const { data, error } = useQuery({
     queryKey: ["figure", report],
-    queryFn: ({ signal }) =>
-      ask<Shown>("/api/room/figure", { definition: report, dress: PLAIN_DRESS }, signal),
+    queryFn: ({ signal }) => ask("figure", { definition: report, dress: PLAIN_DRESS }, signal),
     placeholderData: keepPreviousData,
   });
   if (error && !data) return <Empty says={error.message} />;

@@ -1,8 +1,8 @@
+import type { SprintLine } from "@/contract/figures";
 import type { LevelReport } from "@/core/kinds";
 import type { AskContext } from "@/core/catalog";
 
 import { localDay, type Instant } from "@/core/time";
-import type { SprintLine } from "@/contract/room";
 
 /** What a sprint held at the end of each of its days, by status in the order of the workflow. @param without statuses that are left out */
 export function cumulativeFlow(

@@ -1,7 +1,7 @@
+import type { SprintLine } from "@/contract/figures";
 import { checkReport, printReport } from "@/core/kinds";
 import type { Forecast } from "@/core/history";
 
-import type { SprintLine } from "@/contract/room";
 import { sampleContext } from "../../../tests/support/sample";
 import { oddsWords, sharesWords } from "./odds";
 import { cumulativeFlow } from "./sprintReports";

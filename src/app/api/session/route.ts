@@ -1,5 +1,6 @@
+import { FirstAsk, InviteAcceptAsk, SignInAsk } from "@/contract/signIn";
 import { cookies } from "next/headers";
-import { FirstAsk, InviteAcceptAsk, SignInAsk } from "@/contract/room";
+
 import { acceptInvite, firstAdministrator, newSession, signIn, signOut } from "@/server/web";
 import { failed, isOurs, readJson, refusedWith, told } from "../../reply";
 import { COOKIE, setSession } from "../../session";

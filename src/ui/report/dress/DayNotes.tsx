@@ -3,13 +3,13 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import { dayText } from "@/core/time";
-import type { DayNoteLine } from "@/contract/room";
+
 import { ask, Button, Checkbox, Field, tell } from "../../kit";
 
 export const useDayNotes = (report: number | null) =>
   useQuery({
     queryKey: ["dayNotes", report],
-    queryFn: ({ signal }) => ask<DayNoteLine[]>("/api/room/dayNotes", { id: report ?? 0 }, signal),
+    queryFn: ({ signal }) => ask("dayNotes", { id: report ?? 0 }, signal),
     staleTime: 60_000,
   });
 
@@ -22,7 +22,7 @@ export function DayNotes({ report }: { report: number | null }) {
   const [here, setHere] = useState(false);
   const again = () => void client.invalidateQueries({ queryKey: ["dayNotes"] });
   const save = () =>
-    ask("/api/room/saveDayNote", { day, words, service: null, report: here ? report : null }).then(
+    ask("saveDayNote", { day, words, service: null, report: here ? report : null }).then(
       () => {
         setWords("");
         again();
@@ -43,7 +43,7 @@ export function DayNotes({ report }: { report: number | null }) {
               style={{ marginLeft: "auto" }}
               aria-label={`Take out ${note.words}`}
               onPress={() =>
-                void ask("/api/room/dropDayNote", { id: note.id }).then(again, (error: Error) =>
+                void ask("dropDayNote", { id: note.id }).then(again, (error: Error) =>
                   tell(error.message),
                 )
               }

@@ -1,5 +1,6 @@
 "use client";
-import { type Report, type Shown } from "@/core/kinds";
+import type { ReportName } from "@/contract/library";
+import { type Report } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import styled from "styled-components";
@@ -7,7 +8,7 @@ import type { AskContext } from "@/core/catalog";
 import { PLAIN_DRESS } from "@/core/definition";
 import { valueWords } from "@/core/figure";
 import type { Value } from "@/core/filter";
-import type { ReportName } from "@/contract/room";
+
 import { ask, Button, Checkbox, Choice } from "../../kit";
 import { Findings } from "./Findings";
 import {
@@ -281,8 +282,7 @@ function useDirection(report: Trend | null): -1 | 0 | 1 | null {
   const bare = report?.kind === "level" ? splitBy(report, null) : report;
   const { data } = useQuery({
     queryKey: ["direction", bare],
-    queryFn: ({ signal }) =>
-      ask<Shown>("/api/room/figure", { definition: bare, dress: PLAIN_DRESS }, signal),
+    queryFn: ({ signal }) => ask("figure", { definition: bare, dress: PLAIN_DRESS }, signal),
     enabled: bare !== null,
     staleTime: 300_000,
     retry: false,

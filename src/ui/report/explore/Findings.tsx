@@ -2,7 +2,7 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import Link from "next/link";
 import { useState } from "react";
-import type { FindingLine } from "@/contract/room";
+
 import { ask, Button, Dialog, Field, tell } from "../../kit";
 import { pictureOf } from "./picture";
 
@@ -30,14 +30,14 @@ export function Findings({
   const [words, setWords] = useState("");
   const { data = [] } = useQuery({
     queryKey: ["findings", report],
-    queryFn: ({ signal }) => ask<FindingLine[]>("/api/room/findings", { id: report }, signal),
+    queryFn: ({ signal }) => ask("findings", { id: report! }, signal),
     enabled: report !== null,
   });
   const keep = async () => {
     const picture = await pictureOf(
       document.querySelector('[aria-label="Figure"] svg.recharts-surface'),
     );
-    await ask("/api/room/keepFinding", { report, words: words.trim(), address, picture }).then(
+    await ask("keepFinding", { report, words: words.trim(), address, picture }).then(
       () => {
         tell("The finding is kept with the report.");
         setOpens(null);
@@ -100,8 +100,8 @@ export function Findings({
         <ul style={{ display: "grid", gap: 14 }}>
           {data.map((finding) => (
             <li key={finding.id} style={{ borderTop: "1px solid var(--line)", paddingTop: 8 }}>
-              {}
               {finding.picture && (
+                // eslint-disable-next-line @next/next/no-img-element -- a drawing that brings its bytes with it
                 <img
                   src={finding.picture}
                   alt=""

@@ -1,5 +1,6 @@
 "use client";
-import { type Report, printReport, type Shown } from "@/core/kinds";
+import type { ReportName } from "@/contract/library";
+import { printReport } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { X } from "lucide-react";
 import Link from "next/link";
@@ -9,7 +10,6 @@ import type { AskContext } from "@/core/catalog";
 import { PLAIN_DRESS, type Dress } from "@/core/definition";
 import type { Mark } from "@/core/figure";
 
-import type { ReportName } from "@/contract/room";
 import { useCursor, type Drawable } from "../../charts";
 import { ask, Button, Choice, Waiting } from "../../kit";
 import { partOf } from "../Drawer";
@@ -117,12 +117,7 @@ export const Under = ({ laid, ...props }: UnderProps) => (
 function LaidReport({ id, ...props }: UnderProps & { id: number; one: Laid }) {
   const { data, error } = useQuery({
     queryKey: ["laid", id],
-    queryFn: ({ signal }) =>
-      ask<{ name: string; definition: Report; dress: Dress }>(
-        "/api/room/tile",
-        { report: id },
-        signal,
-      ),
+    queryFn: ({ signal }) => ask("tile", { report: id }, signal),
     staleTime: 300_000,
   });
   if (error)
@@ -191,7 +186,7 @@ function LaidTrend({
   const [opened, setOpened] = useState<Mark | null>(null);
   const { data, error } = useQuery({
     queryKey: ["figure", report, dress],
-    queryFn: ({ signal }) => ask<Shown>("/api/room/figure", { definition: report, dress }, signal),
+    queryFn: ({ signal }) => ask("figure", { definition: report, dress }, signal),
   });
   const shown = data && data.kind !== "list" ? data : null;
   const says = printReport(report, context.catalog);

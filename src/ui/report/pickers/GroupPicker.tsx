@@ -8,7 +8,7 @@ import type { Group } from "@/core/definition";
 import type { Value } from "@/core/filter";
 import { conditionText, parseConditionText, valueText } from "@/core/sentence";
 import { GRAINS, type Grain } from "@/core/time";
-import type { ValueLine } from "@/contract/room";
+
 import { ask, Button, Checkbox, Choice, Field } from "../../kit";
 import { Choose, type Option } from "./Choose";
 import type { PickerProps } from "./context";
@@ -334,8 +334,7 @@ function Folds({
   };
   const { data } = useQuery({
     queryKey: ["values", list, group.field, null, ""],
-    queryFn: ({ signal }) =>
-      ask<ValueLine[]>("/api/room/values", { definition: list, field: group.field }, signal),
+    queryFn: ({ signal }) => ask("values", { definition: list, field: group.field }, signal),
   });
   const path = context.catalog.findPath(report.subject.id, group.field);
   const folds = group.folds ?? [];

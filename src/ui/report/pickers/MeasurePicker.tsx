@@ -320,7 +320,7 @@ function NameIt({
   const [error, setError] = useState<{ path?: string; message: string } | null>(null);
   const save = async () => {
     try {
-      const id = await ask<number>("/api/room/saveMeasure", {
+      const id = await ask("saveMeasure", {
         name,
         means,
         subject: report.subject.id,

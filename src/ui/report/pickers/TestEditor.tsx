@@ -25,7 +25,7 @@ import {
   type Value,
 } from "@/core/filter";
 import { isMoved, isOfItem, leafText } from "@/core/sentence";
-import type { ValueLine } from "@/contract/room";
+
 import {
   parsePeriod,
   periodDatesText,
@@ -540,8 +540,8 @@ function Names({
   const { data, isError } = useQuery({
     queryKey: ["values", counted, ids, except, words],
     queryFn: ({ signal }) =>
-      ask<ValueLine[]>(
-        "/api/room/values",
+      ask(
+        "values",
         {
           definition: counted,
           field: ids,

@@ -1,7 +1,7 @@
+import type { ValueLine } from "@/contract/figures";
 import type { Catalog, Field } from "@/core/catalog";
 import type { Group } from "@/core/definition";
 import type { Value } from "@/core/filter";
-import type { ValueLine } from "@/contract/room";
 
 const MOST = 60;
 

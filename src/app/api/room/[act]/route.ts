@@ -1,4 +1,4 @@
-import { acts, Refused, systemClock, type ActId } from "@/server/web";
+import { isAct, perform, Refused, systemClock } from "@/server/web";
 import { failed, isOurs, notSignedIn, readJson, refusedWith, told } from "../../../reply";
 import { currentDesk } from "../../../session";
 
@@ -7,19 +7,13 @@ export async function POST(
   request: Request,
   { params }: { params: Promise<{ act: string }> },
 ): Promise<Response> {
-  const { act: id } = await params;
+  const { act } = await params;
   try {
     const found = await currentDesk();
     if (!found) return notSignedIn();
-    if (!Object.hasOwn(acts, id) || !isOurs(request))
+    if (!isAct(act) || !isOurs(request))
       return refusedWith([{ code: "none", message: "There is nothing here." }], 404);
-    const act = acts[id as ActId];
-    if ("roles" in act && act.roles && !act.roles.includes(found.desk.viewer.role))
-      return refusedWith([{ code: "none", message: "There is nothing here." }], 404);
-    const asked = act.asks.safeParse(await readJson(request));
-    if (!asked.success)
-      return refusedWith([{ code: "request", message: "The request is not understood." }], 400);
-    return told(await act.run({ ...found, clock: systemClock }, asked.data as never));
+    return told(await perform(act, { ...found, clock: systemClock }, await readJson(request)));
   } catch (error) {
     return error instanceof Refused ? refusedWith(error.problems, error.status) : failed(error);
   }

@@ -1,0 +1,173 @@
+import {
+  type Report,
+  ReportSchema,
+  BurndownReport,
+  ShownHistory,
+  Shown,
+  ShownRecords,
+  ShownForecast,
+} from "@/core/kinds";
+import { DressSchema, WORK_UNITS, SortSchema, type Dress } from "@/core/definition";
+import { Value } from "@/core/filter";
+import { Cause } from "@/core/history";
+import { act } from "./act";
+import { Workings } from "@/core/kinds/planned";
+import { z } from "zod";
+
+export const Opened = z.object({
+  path: z.array(z.string()).max(3),
+  split: z.string().optional(),
+  measure: z.int().min(0).max(5).optional(),
+  before: z.literal(true).optional(),
+  record: z.int().optional(),
+});
+
+export type OpenedPart = z.infer<typeof Opened>;
+
+export const Paths = z.array(z.array(z.string()).min(1).max(6)).max(40);
+
+/** What the rooms ask the server, and what it answers; shared by both sides. */
+export const FigureAsk = z.object({ definition: ReportSchema, dress: DressSchema });
+
+export const RecordsAskSchema = z.object({
+  definition: ReportSchema,
+  opened: Opened.optional(),
+  showing: Paths,
+  sorts: z.array(SortSchema).max(6),
+  offset: z.int().min(0),
+  limit: z.int().min(1).max(500),
+});
+
+export const WorkingsAsk = z.object({ definition: ReportSchema });
+
+/** The values of a field among what a report counts, without the condition at `except`. */
+export const ValuesAsk = z.object({
+  definition: ReportSchema,
+  field: z.array(z.string()).min(1),
+  except: z.int().optional(),
+  words: z.string().max(200).optional(),
+});
+
+export const CompareAsk = z.object({
+  definition: ReportSchema,
+  opened: Opened.optional(),
+  with: z.discriminatedUnion("kind", [
+    z.object({ kind: z.literal("report"), id: z.int() }),
+    z.object({ kind: z.literal("filter"), id: z.int() }),
+    z.object({ kind: z.literal("sentence"), sentence: z.string().max(10_000) }),
+    z.object({ kind: z.literal("keys"), text: z.string().max(200_000) }),
+  ]),
+});
+
+export const QuickLookAsk = z.object({
+  definition: ReportSchema,
+  opened: Opened.optional(),
+  field: z.array(z.string()).min(1),
+});
+
+export const ForecastAsk = z.object({ definition: ReportSchema });
+
+/** `stood`: as it stood at the end of a day, where the report says no day of its own. */
+export const TileAsk = z.object({ report: z.int(), stood: z.iso.date().optional() });
+
+export const SprintAsk = z.object({
+  sprint: z.int(),
+  unit: z.enum(WORK_UNITS),
+  stood: z.iso.date().optional(),
+});
+
+/** A value that a picker offers, with how many records it would give. */
+export interface ValueLine {
+  readonly value: Value;
+  readonly label: string;
+  readonly count: number;
+  /** What tells two of one name apart. */
+  readonly about?: string;
+}
+
+/** A condition that empties a figure, and how many there would be without it. */
+export interface EmptiedBy {
+  readonly index: number;
+  readonly without: number;
+}
+
+/** Two sets of records held against each other, in words. */
+export interface ShownComparison {
+  readonly other: string;
+  readonly both: number;
+  readonly onlyHere: readonly { readonly key: string; readonly title: string }[];
+  readonly onlyThere: readonly { readonly key: string; readonly title: string }[];
+  readonly onlyHereCount: number;
+  readonly onlyThereCount: number;
+  readonly partedBy: readonly {
+    readonly says: string;
+    readonly side: "here" | "there";
+    readonly fails: number;
+  }[];
+  readonly unknown: readonly string[];
+}
+
+/** Missing and doubled values of a field among some records. */
+export interface QuickLook {
+  readonly records: number;
+  readonly missing: number;
+  readonly different: number;
+  readonly doubled: readonly { readonly value: string; readonly count: number }[];
+}
+
+/** A sprint among others; days are local ones. */
+export interface SprintLine {
+  readonly id: number;
+  readonly name: string;
+  readonly team: string | null;
+  readonly teamId: number | null;
+  readonly starts: string | null;
+  readonly ends: string | null;
+  readonly stage: "ahead" | "running" | "closed";
+}
+
+interface SprintItemLine {
+  readonly key: string;
+  readonly title: string;
+  readonly amount: string | null;
+  readonly assignee: string | null;
+}
+
+/** A sprint as its room shows it: the burndown, each change of its scope and by whom, its items where they stand. */
+export interface ShownSprint {
+  readonly definition: BurndownReport;
+  readonly shown: ShownHistory;
+  readonly ledger: readonly {
+    readonly at: number;
+    readonly key: string;
+    readonly title: string;
+    readonly cause: Cause;
+    readonly amount: string;
+    readonly by: string | null;
+  }[];
+  readonly finished: readonly SprintItemLine[];
+  readonly open: readonly SprintItemLine[];
+  readonly out: readonly SprintItemLine[];
+}
+
+export const figureActs = {
+  figure: act(FigureAsk).answers<Shown>(),
+  records: act(RecordsAskSchema).answers<ShownRecords>(),
+  workings: act(WorkingsAsk).answers<Workings>(),
+  values: act(ValuesAsk).answers<ValueLine[]>(),
+  /** Which conditions empty a figure. */
+  emptied: act(WorkingsAsk).answers<EmptiedBy[]>(),
+  compare: act(CompareAsk).answers<ShownComparison>(),
+  quickLook: act(QuickLookAsk).answers<QuickLook>(),
+  forecast: act(ForecastAsk).answers<ShownForecast>(),
+  sprint: act(SprintAsk).answers<ShownSprint>(),
+  tile: act(TileAsk).answers<ShownTile>(),
+};
+
+/** A saved report answered for a tile. */
+export interface ShownTile {
+  readonly name: string;
+  readonly definition: Report;
+  readonly dress: Dress;
+  readonly shown: Shown;
+}

@@ -1,0 +1,219 @@
+import { type Report, ReportSchema } from "@/core/kinds";
+import { ConditionSchema } from "@/core/filter";
+
+import { Kind, IdAsk, KeptAsk, NothingAsk } from "./shared";
+import { DressSchema, SubjectSchema, PlainMeasureSchema, type Dress } from "@/core/definition";
+import { Piece } from "@/core/sentence";
+import { ShapeId } from "@/core/shapes";
+import { act } from "./act";
+import { z } from "zod";
+
+export const SaveReportAsk = z.object({
+  id: z.int().optional(),
+  version: z.int().optional(),
+  name: z.string(),
+  purpose: z.string().optional(),
+  category: z.string().optional(),
+  definition: ReportSchema,
+  dress: DressSchema,
+});
+
+export const Share = z
+  .object({
+    everyone: z.boolean(),
+    person: z.int().nullable(),
+    team: z.int().nullable(),
+    mayChange: z.boolean(),
+  })
+  .refine(
+    (share) =>
+      [share.everyone, share.person !== null, share.team !== null].filter(Boolean).length === 1,
+    "a share is with everyone, a person or a team",
+  );
+
+export const SharesAsk = z.object({ kind: Kind, id: z.int(), shares: z.array(Share).max(200) });
+
+export const SaveFilterAsk = z.object({
+  id: z.int().optional(),
+  version: z.int().optional(),
+  name: z.string(),
+  purpose: z.string().default(""),
+  subject: SubjectSchema,
+  where: ConditionSchema.nullable().optional(),
+});
+
+export const SaveMeasureAsk = z.object({
+  id: z.int().optional(),
+  name: z.string(),
+  means: z.string(),
+  subject: z.string(),
+  measure: PlainMeasureSchema,
+});
+
+export const DraftAsk = z.object({
+  report: z.int().min(0),
+  draft: z
+    .object({
+      report: ReportSchema,
+      dress: DressSchema,
+      name: z.string().max(200),
+      baseVersion: z.int(),
+    })
+    .nullable(),
+});
+
+export const TwinsAsk = z.object({ definition: ReportSchema, except: z.int().nullable() });
+
+export const DefinitionFileAsk = z.object({ text: z.string().max(2_000_000) });
+
+export const PinAsk = z.object({ kind: Kind, id: z.int(), pinned: z.boolean() });
+
+/** A saved report as its room gets it. */
+export interface KeptReport {
+  readonly id: number;
+  readonly version: number;
+  readonly name: string;
+  readonly purpose: string;
+  readonly category: string;
+  readonly definition: Report;
+  readonly dress: Dress;
+  readonly owner: { readonly id: number; readonly name: string };
+  readonly updatedAt: string;
+  readonly pinned: boolean;
+  readonly mayChange: boolean;
+}
+
+/** A line of the library. */
+export interface ReportLine {
+  readonly id: number;
+  readonly name: string;
+  readonly purpose: string;
+  readonly category: string;
+  readonly pieces: readonly Piece[];
+  readonly shape: ShapeId | null;
+  readonly owner: string;
+  readonly mine: boolean;
+  /** Of somebody in one of the viewer's teams, or shared with one. */
+  readonly myTeams: boolean;
+  readonly updatedAt: string;
+  readonly boards: number;
+  readonly pinned: boolean;
+  readonly mayChange: boolean;
+  /** How often it was opened in 90 days, when last, and when last by the viewer. */
+  readonly opened: number;
+  readonly lastOpened: string | null;
+  readonly mineOpened: string | null;
+}
+
+/** A ready-made report as the library offers it. */
+export interface ReadyLine {
+  readonly name: string;
+  readonly category: string;
+  readonly sentence: string;
+  readonly shape: ShapeId;
+}
+
+/** A saved filter as the library shows it, its conditions spelled out. */
+export interface FilterLine {
+  readonly id: number;
+  readonly version: number;
+  readonly name: string;
+  readonly purpose: string;
+  readonly subject: string;
+  readonly says: string;
+  /** The sentence that lists what it holds, and that whose conditions are its own. */
+  readonly sentence: string;
+  readonly conditions: string;
+  readonly owner: string;
+  readonly mine: boolean;
+  readonly shared: boolean;
+  readonly updatedAt: string;
+  readonly mayChange: boolean;
+  readonly pinned: boolean;
+}
+
+/** A report by its name; a trend can be laid under another. */
+export interface ReportName {
+  readonly id: number;
+  readonly name: string;
+  readonly isTrend: boolean;
+}
+
+/** A report that asks the same, or of the same records. */
+export interface TwinLine {
+  readonly id: number;
+  readonly name: string;
+  readonly same: "sentence" | "conditions";
+}
+
+export interface VersionLine {
+  readonly version: number;
+  readonly name: string;
+  readonly body: Record<string, unknown>;
+  readonly savedBy: string | null;
+  readonly savedAt: string;
+}
+
+/** Whom something is shared with: everyone, a person or a team. */
+export interface ShareLine {
+  readonly everyone: boolean;
+  readonly person: number | null;
+  readonly team: number | null;
+  readonly mayChange: boolean;
+}
+
+export interface BinLine {
+  readonly kind: "report" | "dashboard" | "filter";
+  readonly id: number;
+  readonly name: string;
+  readonly deletedAt: string;
+}
+
+/** What somebody was making, kept on the server as they type. */
+export interface KeptDraft {
+  readonly report: Report;
+  readonly dress: Dress;
+  readonly name: string;
+  readonly baseVersion: number;
+}
+
+/** A report or dashboard in somebody's side list. */
+export interface PinLine {
+  readonly kind: "report" | "dashboard" | "filter";
+  readonly id: number;
+  readonly name: string;
+}
+
+/** A definition that was saved: its id and the version it has now. */
+export interface SavedVersion {
+  readonly id: number;
+  readonly version: number;
+}
+
+/** A definition that came from a file. */
+export interface BroughtDefinition {
+  readonly kind: "report" | "dashboard" | "filter";
+  readonly id: number;
+  readonly name: string;
+}
+
+export const libraryActs = {
+  report: act(IdAsk).answers<KeptReport>(),
+  saveReport: act(SaveReportAsk).answers<SavedVersion>(),
+  /** Reports that ask the same. */
+  twins: act(TwinsAsk).answers<TwinLine[]>(),
+  draft: act(IdAsk).answers<KeptDraft | null>(),
+  keepDraft: act(DraftAsk).answers<true>(),
+  saveFilter: act(SaveFilterAsk).answers<SavedVersion>(),
+  /** The reports that a saved filter changes. */
+  filterUses: act(IdAsk).answers<{ readonly id: number; readonly name: string }[]>(),
+  saveMeasure: act(SaveMeasureAsk).answers<number>(),
+  bringDefinition: act(DefinitionFileAsk).answers<BroughtDefinition>(),
+  pin: act(PinAsk).answers<true>(),
+  versions: act(KeptAsk).answers<VersionLine[]>(),
+  shares: act(KeptAsk).answers<ShareLine[]>(),
+  setShares: act(SharesAsk).answers<true>(),
+  bin: act(KeptAsk).answers<true>(),
+  binned: act(NothingAsk).answers<BinLine[]>(),
+  unbin: act(KeptAsk).answers<true>(),
+};

@@ -1,0 +1,16 @@
+import { settled } from "../refused";
+import { saveDashboard, boardsToChange } from "../dashboards/dashboards";
+
+import type { dashboardActs as contracts } from "@/contract/dashboards";
+import type { ActsOf } from "./act";
+
+export const dashboardActs: ActsOf<typeof contracts> = {
+  saveDashboard: {
+    changes: true,
+    run: async ({ em, desk }, asked) =>
+      settled(await saveDashboard(em, desk.viewer, { ...asked, tiles: asked.tiles })),
+  },
+  boards: {
+    run: ({ em, desk }) => boardsToChange(em, desk.viewer),
+  },
+};

@@ -1,0 +1,54 @@
+import type { ZodType } from "zod";
+import { actContracts, type ActId } from "@/contract/acts";
+import { unitOfWork } from "@/data";
+import { nothingHere, Refused } from "../refused";
+import type { Act, ActContext, ActsOf } from "./act";
+import { dashboardActs } from "./dashboards";
+import { figureActs } from "./figures";
+import { itemActs } from "./items";
+import { libraryActs } from "./library";
+import { mailActs } from "./mail";
+import { noteActs } from "./notes";
+import { workspaceActs } from "./workspace";
+
+/** Everything that the rooms can ask for or do. */
+export const acts: ActsOf<typeof actContracts> = {
+  ...figureActs,
+  ...libraryActs,
+  ...dashboardActs,
+  ...mailActs,
+  ...noteActs,
+  ...itemActs,
+  ...workspaceActs,
+};
+
+export const isAct = (id: string): id is ActId => Object.hasOwn(acts, id);
+
+/**
+ * The one gate of the rooms: may they, is it understood, do it. What changes something is one unit of work.
+ * @throws Refused for what a person can mend
+ */
+export async function perform(id: ActId, context: ActContext, body: unknown): Promise<unknown> {
+  const act: Act<never, unknown> = acts[id];
+  if (act.roles && !act.roles.includes(context.desk.viewer.role)) throw nothingHere();
+  const asks: ZodType = actContracts[id].asks;
+  const asked = asks.safeParse(body);
+  if (!asked.success) throw notUnderstood(asked.error.issues[0]);
+  const run = (em: ActContext["em"]) => act.run({ ...context, em }, asked.data as never);
+  return act.changes ? unitOfWork(context.em, async (unit) => run(unit)) : run(context.em);
+}
+
+/** Says at which part a request was not understood. */
+function notUnderstood({ path }: { readonly path: readonly PropertyKey[] }): Refused {
+  const at = path.map(String).join(".");
+  return new Refused(
+    [
+      {
+        code: "request",
+        message: at ? `The request is not understood at ${at}.` : "The request is not understood.",
+        ...(at ? { path: at } : {}),
+      },
+    ],
+    400,
+  );
+}
