@@ -1,6 +1,6 @@
-import { Tile, TileSchema } from "@/core/definition";
+import { type Tile, TileSchema } from "@/core/definition";
 import { act } from "./act";
-import { SavedVersion } from "./library";
+import { type SavedVersion } from "./library";
 import { NothingAsk } from "./shared";
 
 import { z } from "zod";

@@ -1,17 +1,17 @@
 import {
   type Report,
   ReportSchema,
-  BurndownReport,
-  ShownHistory,
-  Shown,
-  ShownRecords,
-  ShownForecast,
+  type BurndownReport,
+  type ShownHistory,
+  type Shown,
+  type ShownRecords,
+  type ShownForecast,
 } from "@/core/kinds";
 import { DressSchema, WORK_UNITS, SortSchema, type Dress } from "@/core/definition";
-import { Value } from "@/core/filter";
-import { Cause } from "@/core/history";
+import { type Value } from "@/core/filter";
+import { type Cause } from "@/core/history";
 import { act } from "./act";
-import { Workings } from "@/core/kinds/planned";
+import { type Workings } from "@/core/kinds/planned";
 import { z } from "zod";
 
 export const Opened = z.object({

@@ -3,8 +3,8 @@ import { ConditionSchema } from "@/core/filter";
 
 import { Kind, IdAsk, KeptAsk, NothingAsk } from "./shared";
 import { DressSchema, SubjectSchema, PlainMeasureSchema, type Dress } from "@/core/definition";
-import { Piece } from "@/core/sentence";
-import { ShapeId } from "@/core/shapes";
+import { type Piece } from "@/core/sentence";
+import { type ShapeId } from "@/core/shapes";
 import { act } from "./act";
 import { z } from "zod";
 
