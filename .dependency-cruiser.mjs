@@ -81,6 +81,13 @@ const config = {
       to: { path: SQL, reachable: true },
     },
     {
+      name: "ui-no-schemas",
+      severity: "error",
+      comment: "what is sent is checked where it arrives: no schema reaches the browser",
+      from: { path: `${SRC}ui/`, ...NOT_TEST },
+      to: { path: "^node_modules/zod/", reachable: true },
+    },
+    {
       name: "only-data-knows-the-database",
       severity: "error",
       from: { path: SRC, pathNot: `${SRC}data/` },
@@ -90,13 +97,13 @@ const config = {
       name: "by-the-index",
       severity: "error",
       comment:
-        "a folder of core, data, demo or ui is entered by its index; SQL of core by sql.ts, planning by planned.ts",
+        "a folder of core, data, demo or ui is entered by its index; SQL of core by sql.ts, planning by planned.ts, schemas by schemas.ts",
       from: {
         path: `${SRC}(core/[^/]+|data|demo|ui/[^/]+|app|server|commands|worker)`,
         ...NOT_TEST,
       },
       to: {
-        path: `${SRC}(core/[^/]+|data|demo|ui/[^/]+)/(?!(index|sql|planned)\\.ts$)`,
+        path: `${SRC}(core/[^/]+|data|demo|ui/[^/]+)/(?!(index|sql|planned|schemas)\\.ts$)`,
         pathNot: `${SRC}$1/`,
       },
     },

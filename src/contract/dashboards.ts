@@ -1,4 +1,5 @@
-import { type Tile, TileSchema } from "@/core/definition";
+import { TileSchema } from "@/core/definition/schemas";
+import { type Tile } from "@/core/definition";
 import { act } from "./act";
 import { type SavedVersion } from "./library";
 import { NothingAsk } from "./shared";

@@ -1,6 +1,8 @@
-import { ReportSchema } from "@/core/kinds";
+import { ReportSchema } from "@/core/kinds/schemas";
+import { DressSchema } from "@/core/definition/schemas";
+
 import { z } from "zod";
-import { DressSchema } from "@/core/definition";
+
 import { EXPORT_IDS } from "@/core/exports";
 
 /** What is asked of the door for files. */

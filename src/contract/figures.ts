@@ -1,13 +1,14 @@
+import { ReportSchema } from "@/core/kinds/schemas";
+import { DressSchema, SortSchema } from "@/core/definition/schemas";
 import {
   type Report,
-  ReportSchema,
   type BurndownReport,
   type ShownHistory,
   type Shown,
   type ShownRecords,
   type ShownForecast,
 } from "@/core/kinds";
-import { DressSchema, WORK_UNITS, SortSchema, type Dress } from "@/core/definition";
+import { WORK_UNITS, type Dress } from "@/core/definition";
 import { type Value } from "@/core/filter";
 import { type Cause } from "@/core/history";
 import { act } from "./act";

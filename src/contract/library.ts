@@ -1,8 +1,10 @@
-import { type Report, ReportSchema } from "@/core/kinds";
-import { ConditionSchema } from "@/core/filter";
+import { ReportSchema } from "@/core/kinds/schemas";
+import { ConditionSchema } from "@/core/filter/schemas";
+import { DressSchema, SubjectSchema, PlainMeasureSchema } from "@/core/definition/schemas";
+import { type Report } from "@/core/kinds";
 
 import { Kind, IdAsk, KeptAsk, NothingAsk } from "./shared";
-import { DressSchema, SubjectSchema, PlainMeasureSchema, type Dress } from "@/core/definition";
+import { type Dress } from "@/core/definition";
 import { type Piece } from "@/core/sentence";
 import { type ShapeId } from "@/core/shapes";
 import { act } from "./act";
@@ -149,7 +151,8 @@ export interface TwinLine {
 export interface VersionLine {
   readonly version: number;
   readonly name: string;
-  readonly body: Record<string, unknown>;
+  /** What a report was then; null for other kinds, and for what no longer reads. */
+  readonly report: Pick<KeptReport, "definition" | "dress"> | null;
   readonly savedBy: string | null;
   readonly savedAt: string;
 }

@@ -150,7 +150,7 @@ describe("versions, drafts and the bin", () => {
       [2, "Versioned anew"],
       [1, "Versioned"],
     ]);
-    expect(versions[0].body).toMatchObject({
+    expect(versions[0].report).toMatchObject({
       definition: { by: [{ field: ["team"] }] },
       dress: { subtitle: "of today" },
     });

@@ -1,5 +1,6 @@
 export * from "./measure";
-export * from "./report";
+export type { Case, Fold, Group, ReportBase, Sort } from "./report.schema";
+export * from "./work";
 export * from "./dress";
 export * from "./dashboard";
 export * from "./partCodec";

@@ -1,35 +1,11 @@
-import { z } from "zod";
 import { invariant } from "../base";
 import type { Catalog } from "../catalog";
-import { ConditionSchema, UnitSchema } from "../filter";
-import { MEASURE_IDS, measures } from "../measure";
+import { measures } from "../measure";
+import type { Measure, NamedMeasure, PlainMeasure, SimpleMeasure } from "./measure.schema";
 
-/** One measure: what is done with which field, in which unit, of which of the records. */
-export const SimpleMeasureSchema = z.strictObject({
-  measure: z.enum(MEASURE_IDS),
-  field: z.array(z.string()).min(1).max(6).optional(),
-  unit: UnitSchema.optional(),
-  /** In working time: only of stretches of time. */
-  working: z.literal(true).optional(),
-  /** Only of records that this holds for, beside the report's own conditions. */
-  where: ConditionSchema.optional(),
-});
-export type SimpleMeasure = z.infer<typeof SimpleMeasureSchema>;
+export type { Measure, PlainMeasure, SimpleMeasure } from "./measure.schema";
 
-/** A measure, or the ratio of two. */
-export const PlainMeasureSchema = SimpleMeasureSchema.extend({
-  per: SimpleMeasureSchema.optional(),
-});
-export type PlainMeasure = z.infer<typeof PlainMeasureSchema>;
-
-/** A measure that the workspace has a name for. */
-export const NamedMeasureSchema = z.strictObject({ named: z.int() });
-
-export const MeasureSchema = z.union([PlainMeasureSchema, NamedMeasureSchema]);
-export type Measure = z.infer<typeof MeasureSchema>;
-
-export const isNamed = (measure: Measure): measure is z.infer<typeof NamedMeasureSchema> =>
-  "named" in measure;
+export const isNamed = (measure: Measure): measure is NamedMeasure => "named" in measure;
 
 /** A count of all records: nothing more to say of it. */
 export const isBareCount = (measure: Measure): boolean =>
@@ -38,8 +14,9 @@ export const isBareCount = (measure: Measure): boolean =>
 /** What a measure comes to; undefined for a named one that is gone. */
 export function findPlainMeasure(measure: Measure, catalog: Catalog): PlainMeasure | undefined {
   if (!isNamed(measure)) return measure;
-  const read = PlainMeasureSchema.safeParse(catalog.findMeasure(measure.named)?.measure);
-  return read.success ? read.data : undefined;
+  // It was checked when it got its name; one that names a measure of another version counts as gone.
+  const plain = catalog.findMeasure(measure.named)?.measure as PlainMeasure | undefined;
+  return plain && plain.measure in measures ? plain : undefined;
 }
 
 /**

@@ -1,16 +1,16 @@
-import { z } from "zod";
 import type { Catalog } from "../catalog";
-import { OPERATOR_IDS } from "./operators";
-import { PeriodSchema, ValueSchema, type Value } from "./value";
+import type { OperatorId } from "./operators";
+import type { Period } from "../time";
+import type { Value } from "./value";
 
 export interface Test {
   readonly kind: "test";
   /** Ids of the fields on the way: ["assignee", "team"]. */
   readonly field: readonly string[];
-  readonly operator: (typeof OPERATOR_IDS)[number];
+  readonly operator: OperatorId;
   readonly values: readonly Value[];
   /** Tested is the value at the end of this day (of a longer period, at its end). */
-  readonly asOf?: z.infer<typeof PeriodSchema>;
+  readonly asOf?: Period;
 }
 
 /** At least one move of a tracked field to a value, from another if said, in a period if said. */
@@ -19,7 +19,7 @@ export interface Became {
   readonly field: readonly string[];
   readonly to: Value;
   readonly from?: Value;
-  readonly during?: z.infer<typeof PeriodSchema>;
+  readonly during?: Period;
 }
 
 /** A link to another item; `toIt`: the other one has the link to this. */
@@ -44,39 +44,6 @@ export type Condition =
   | { readonly kind: "all"; readonly of: readonly Condition[] }
   | { readonly kind: "any"; readonly of: readonly Condition[] }
   | { readonly kind: "not"; readonly of: Condition };
-
-const FieldIds = z.array(z.string()).min(1).max(6);
-const LEAVES = [
-  z.strictObject({
-    kind: z.literal("test"),
-    field: FieldIds,
-    operator: z.enum(OPERATOR_IDS),
-    values: z.array(ValueSchema).max(1000),
-    asOf: PeriodSchema.optional(),
-  }),
-  z.strictObject({
-    kind: z.literal("became"),
-    field: FieldIds,
-    to: ValueSchema,
-    from: ValueSchema.optional(),
-    during: PeriodSchema.optional(),
-  }),
-  z.strictObject({
-    kind: z.literal("link"),
-    link: z.string().min(1).max(100),
-    toIt: z.literal(true).optional(),
-    no: z.literal(true).optional(),
-  }),
-  z.strictObject({ kind: z.literal("filter"), filter: z.int() }),
-] as const;
-
-export const ConditionSchema: z.ZodType<Condition> = z.lazy(() =>
-  z.union([
-    ...LEAVES,
-    z.strictObject({ kind: z.enum(["all", "any"]), of: z.array(ConditionSchema).min(2).max(200) }),
-    z.strictObject({ kind: z.literal("not"), of: ConditionSchema }),
-  ]),
-);
 
 /** Every leaf of a condition, in the order of the sentence. */
 export function leavesOf(condition: Condition | undefined): readonly Leaf[] {

@@ -1,4 +1,3 @@
-import type { ZodType } from "zod";
 import type { Problem } from "../base";
 import type { AskContext, Catalog } from "../catalog";
 import type { ReportBase } from "../definition";
@@ -15,7 +14,6 @@ export interface Conflict {
 
 /** What can be said and checked of one kind of report. What the database is asked stands in its `Planned` half. */
 export interface Kind<R extends ReportBase> {
-  readonly schema: ZodType<R>;
   /** As in "level instead", and what such a report tells. */
   readonly words: string;
   readonly tells: string;

@@ -1,9 +1,11 @@
-import { CountSchema } from "./count/definition";
-import { ListSchema } from "./list/definition";
-import { ReportSchema } from "./registry";
+import { ReportSchema } from "./schemas";
+import { DashboardSchema, DressSchema } from "../definition/schemas";
+import { CountSchema } from "./count/schema";
+import { ListSchema } from "./list/schema";
+
 import { shapeInput } from "./conflicts";
 import { sampleContext } from "../../../tests/support/sample";
-import { DashboardSchema, DressSchema, PLAIN_DRESS } from "../definition";
+import { PLAIN_DRESS } from "../definition";
 
 const count = { kind: "count", measures: [{ measure: "count" }], subject: { id: "items" }, by: [] };
 
@@ -131,3 +133,6 @@ describe("dashboards", () => {
     ]).toEqual([true, false]);
   });
 });
+
+test("the plain dress is what nothing said of a dress comes to", () =>
+  expect(DressSchema.parse({})).toEqual(PLAIN_DRESS));

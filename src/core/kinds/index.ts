@@ -5,25 +5,19 @@ export {
   kindOf,
   kinds,
   REPORT_KINDS,
-  ReportSchema,
   type HistoryReport,
   type Report,
   type ReportKind,
   type ReportOf,
 } from "./registry";
-export { dateGroupOf, groupsOfCount, CountSchema, type CountReport } from "./count/definition";
+export { dateGroupOf, groupsOfCount, type CountReport } from "./count/definition";
 export { asDrawn, MOST_DRAWN } from "./count/asDrawn";
-export { ListSchema, type ListReport } from "./list/definition";
-export { LevelSchema, type LevelReport } from "./level/definition";
-export {
-  BESIDES,
-  CrossingsSchema,
-  type Beside,
-  type CrossingsReport,
-} from "./crossings/definition";
-export { BridgeSchema, type BridgeReport } from "./bridge/definition";
-export { BurndownSchema, type BurndownReport } from "./burndown/definition";
-export { VelocitySchema, type VelocityReport } from "./velocity/definition";
+export type { ListReport } from "./list/definition";
+export type { LevelReport } from "./level/definition";
+export { BESIDES, type Beside, type CrossingsReport } from "./crossings/definition";
+export type { BridgeReport } from "./bridge/definition";
+export type { BurndownReport } from "./burndown/definition";
+export type { VelocityReport } from "./velocity/definition";
 export { parseSentence } from "./parseSentence";
 export { completeSentence, type Completion, type Completions } from "./completeSentence";
 export { printReport, sentencePieces } from "./printReport";

@@ -1,4 +1,3 @@
-import { z } from "zod";
 import type { Group, ReportBase } from "../definition";
 import { bridge } from "./bridge/bridge";
 import type { BridgeReport } from "./bridge/definition";
@@ -42,10 +41,6 @@ export type ReportOf<K extends ReportKind> = Extract<Report, { kind: K }>;
 export type HistoryReport = Exclude<Report, CountReport | ListReport>;
 
 export const REPORT_KINDS = Object.keys(kinds) as [ReportKind, ...ReportKind[]];
-export const ReportSchema = z.discriminatedUnion(
-  "kind",
-  Object.values(kinds).map(({ schema }) => schema) as never,
-) as unknown as z.ZodType<Report>;
 
 /** What is known of the kind of a report. */
 export const kindOf = (report: ReportBase & { kind: ReportKind }): Kind<Report> =>

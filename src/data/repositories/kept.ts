@@ -51,6 +51,9 @@ export async function touchNames(em: EntityManager): Promise<void> {
   );
 }
 
+/** A version with its body as it was kept. */
+export type VersionRow = Omit<VersionLine, "report"> & { readonly body: Record<string, unknown> };
+
 /** Every save is a version: its name and its whole body. */
 export function addVersion(
   em: EntityManager,
@@ -72,7 +75,7 @@ export async function versionsOf(
   em: EntityManager,
   kind: SharedKind,
   id: number,
-): Promise<VersionLine[]> {
+): Promise<VersionRow[]> {
   const versions = await fresh(em).find(
     Version,
     { kind, targetId: id },

@@ -1,4 +1,5 @@
-import { checkReport, parseSentence, printReport, ReportSchema, type Report } from "@/core/kinds";
+import { ReportSchema } from "@/core/kinds/schemas";
+import { checkReport, parseSentence, printReport, type Report } from "@/core/kinds";
 import { plannedOf, recordsBody } from "@/core/kinds/planned";
 import { instantText, parseInstant } from "@/core/time";
 import { AnswerRequest, RecordsRequest, type ProblemDetails } from "@/contract/api";

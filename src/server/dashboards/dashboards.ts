@@ -1,6 +1,7 @@
+import { DashboardSchema, TileSchema } from "@/core/definition/schemas";
 import type { DashboardLine, KeptDashboard } from "@/contract/dashboards";
 import { fine, refused, type Result } from "@/core/base";
-import { DashboardSchema, TileSchema } from "@/core/definition";
+
 import { z } from "zod";
 
 import {

@@ -1,7 +1,7 @@
+import { DashboardSchema, DressSchema, TileSchema } from "@/core/definition/schemas";
 import { parseSentence, printReport } from "@/core/kinds";
 import { z } from "zod";
 import { fine, refused, type Problem, type Result } from "@/core/base";
-import { DashboardSchema, DressSchema, TileSchema } from "@/core/definition";
 
 import type { EntityManager } from "@/data";
 import { loadDashboard, saveDashboard } from "../dashboards/dashboards";

@@ -1,7 +1,7 @@
+import { DressSchema } from "@/core/definition/schemas";
+import { ReportSchema } from "@/core/kinds/schemas";
 import type { KeptDraft } from "@/contract/library";
 import { z } from "zod";
-import { DressSchema } from "@/core/definition";
-import { ReportSchema } from "@/core/kinds";
 
 import { findDraft, putDraft, type EntityManager, type Viewer } from "@/data";
 

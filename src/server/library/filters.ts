@@ -1,8 +1,10 @@
+import { SubjectSchema } from "@/core/definition/schemas";
+import { ConditionSchema } from "@/core/filter/schemas";
 import type { FilterLine } from "@/contract/library";
 import { checkCondition, printReport } from "@/core/kinds";
 import { fine, refused, type Result } from "@/core/base";
-import { SubjectSchema } from "@/core/definition";
-import { ConditionSchema, usesFilter } from "@/core/filter";
+
+import { usesFilter } from "@/core/filter";
 import type { AskContext, Catalog } from "@/core/catalog";
 import { conditionText } from "@/core/sentence";
 

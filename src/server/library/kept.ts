@@ -1,3 +1,5 @@
+import { DressSchema } from "@/core/definition/schemas";
+import { ReportSchema } from "@/core/kinds/schemas";
 import type { BinLine, ShareLine, VersionLine } from "@/contract/library";
 import { fine, refused, type Result } from "@/core/base";
 
@@ -41,7 +43,17 @@ export async function listVersions(
   kind: SharedKind,
   id: number,
 ): Promise<VersionLine[]> {
-  return (await rightTo(em, viewer, kind, id)) ? versionsOf(em, kind, id) : [];
+  if (!(await rightTo(em, viewer, kind, id))) return [];
+  const versions = await versionsOf(em, kind, id);
+  return versions.map(({ body, ...line }) => ({ ...line, report: readVersion(body) }));
+}
+
+function readVersion(body: Record<string, unknown>): VersionLine["report"] {
+  const definition = ReportSchema.safeParse(body.definition);
+  const dress = DressSchema.safeParse(body.dress);
+  return definition.success && dress.success
+    ? { definition: definition.data, dress: dress.data }
+    : null;
 }
 
 export async function listShares(

@@ -1,7 +1,7 @@
+import { PlainMeasureSchema } from "@/core/definition/schemas";
 import { checkMeasure } from "@/core/kinds";
 import { fine, refused, type Result } from "@/core/base";
 import { SUBJECT_IDS, type AskContext, type SubjectId } from "@/core/catalog";
-import { PlainMeasureSchema } from "@/core/definition";
 
 import { putMeasure, type EntityManager, type Viewer } from "@/data";
 import { mayBuild } from "./kept";

@@ -1,7 +1,8 @@
+import { DressSchema } from "@/core/definition/schemas";
 import type { Viewpoint } from "@/core/relation";
 import { type Report, parseSentence } from "@/core/kinds";
 import type { AskContext } from "@/core/catalog";
-import { PLAIN_DRESS, DressSchema, type Dress } from "@/core/definition";
+import { PLAIN_DRESS, type Dress } from "@/core/definition";
 
 import { hasReports, loadViewer, unitOfWork, type EntityManager, type Viewer } from "@/data";
 import { systemClock } from "../clock";

@@ -1,11 +1,12 @@
+import { DressSchema } from "@/core/definition/schemas";
+import { ReportSchema } from "@/core/kinds/schemas";
 import type { KeptReport, ReportLine, ReportName, TwinLine } from "@/contract/library";
 import { fine, refused, type Problem, type Result } from "@/core/base";
 import type { AskContext, Catalog } from "@/core/catalog";
-import { DressSchema } from "@/core/definition";
+
 import {
   checkReport,
   printReport,
-  ReportSchema,
   sentencePieces,
   usesSavedFilter,
   type Report,

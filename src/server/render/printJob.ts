@@ -1,6 +1,8 @@
-import { ReportSchema, type Report } from "@/core/kinds";
+import { ReportSchema } from "@/core/kinds/schemas";
+import { DressSchema } from "@/core/definition/schemas";
+import { type Report } from "@/core/kinds";
 import { z } from "zod";
-import { DressSchema, type Dress } from "@/core/definition";
+import { type Dress } from "@/core/definition";
 import { addPrintJob, findPrintJobRow, loadViewer, type EntityManager, type Viewer } from "@/data";
 import { hashOf, newSecret } from "../accounts/secrets";
 

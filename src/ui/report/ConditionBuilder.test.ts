@@ -1,3 +1,4 @@
+import { DressSchema } from "@/core/definition/schemas";
 import type { Report } from "@/core/kinds";
 import fc from "fast-check";
 import type { Condition } from "@/core/filter";
@@ -6,7 +7,6 @@ import { arbitraryCondition, namedFields } from "../../../tests/support/arbitrar
 import { sampleContext, sampleView } from "../../../tests/support/sample";
 import { conditionOf, nodeOf } from "./ConditionBuilder";
 import { asRead } from "./Readers";
-import { DressSchema } from "@/core/definition";
 
 const context = sampleContext();
 const fields = namedFields(context);

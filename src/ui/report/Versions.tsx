@@ -1,7 +1,5 @@
 "use client";
-import type { VersionLine } from "@/contract/library";
 import {
-  ReportSchema,
   type Report,
   dressDifferences,
   printReport,
@@ -12,7 +10,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
-import { DressSchema, type Dress } from "@/core/definition";
+import { type Dress } from "@/core/definition";
 
 import { ask, Button, Dialog, Waiting } from "../kit";
 
@@ -126,10 +124,6 @@ export function Versions({
     enabled: isOpen,
   });
   const [looked, setLooked] = useState<number | null>(null);
-  const read = (line: VersionLine) => ({
-    report: ReportSchema.safeParse(line.body.definition),
-    dress: DressSchema.safeParse(line.body.dress),
-  });
   return (
     <Dialog title="Earlier versions" isOpen={isOpen} onOpenChange={(open) => !open && onClose()}>
       {!data ? (
@@ -137,7 +131,7 @@ export function Versions({
       ) : (
         <Rows>
           {data.map((line) => {
-            const old = read(line);
+            const old = line.report;
             return (
               <li key={line.version}>
                 <span>
@@ -153,12 +147,12 @@ export function Versions({
                   >
                     {looked === line.version ? "Close" : "Compare"}
                   </Button>
-                  {old.report.success && old.dress.success && (
+                  {old && (
                     <Button
                       $small
                       $look="line"
                       onPress={() => {
-                        onTake(old.report.data!, old.dress.data!, line.version);
+                        onTake(old.definition, old.dress, line.version);
                         onClose();
                       }}
                     >
@@ -167,16 +161,16 @@ export function Versions({
                   )}
                 </span>
                 <p>
-                  {old.report.success
-                    ? printReport(old.report.data, context.catalog)
+                  {old
+                    ? printReport(old.definition, context.catalog)
                     : "It does not read any more."}
                 </p>
-                {looked === line.version && old.report.success && old.dress.success && (
+                {looked === line.version && old && (
                   <div style={{ gridColumn: "1 / -1" }}>
                     <Differences
                       list={[
-                        ...reportDifferences(old.report.data, report, context.catalog),
-                        ...dressDifferences(old.dress.data, dress),
+                        ...reportDifferences(old.definition, report, context.catalog),
+                        ...dressDifferences(old.dress, dress),
                       ]}
                       was={`version ${line.version}`}
                       now="now"

@@ -13,7 +13,7 @@ import { isFlowMeasure } from "../crossings/crossings";
 import { conflict, defineKind, pastShapeInput, type Conflict } from "../defineKind";
 import { isBackwards } from "../ends";
 import { basePlaces, measurePlace } from "../places";
-import { BridgeSchema, type BridgeReport } from "./definition";
+import { type BridgeReport } from "./definition";
 
 const fromClause: Clause<BridgeReport> = {
   name: "from",
@@ -41,7 +41,6 @@ function conflicts(report: BridgeReport): Conflict[] {
 }
 
 export const bridge = defineKind<BridgeReport>({
-  schema: BridgeSchema,
   words: "bridge",
   tells: "why a level moved",
   isPast: true,

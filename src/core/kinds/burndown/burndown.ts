@@ -18,7 +18,7 @@ import { parseDay } from "../../time";
 import { conflict, defineKind, pastShapeInput, type Conflict } from "../defineKind";
 import { isBackwards } from "../ends";
 import { basePlaces, type Place } from "../places";
-import { BurndownSchema, type BurndownReport } from "./definition";
+import { type BurndownReport } from "./definition";
 
 type Of = BurndownReport["of"];
 
@@ -111,7 +111,6 @@ function thingPlace({ of }: BurndownReport): Place[] {
 }
 
 export const burndown = defineKind<BurndownReport>({
-  schema: BurndownSchema,
   words: "burndown",
   tells: "how work went down, step by step",
   isPast: true,

@@ -39,7 +39,7 @@ import {
 import { COMPARISONS, isBucketGrain } from "../../time";
 import { conflict, defineKind, type Conflict } from "../defineKind";
 import { basePlaces, groupPlace, withoutAt, withoutKey, type Place } from "../places";
-import { CountSchema, dateGroupOf, groupsOfCount, type CountReport } from "./definition";
+import { dateGroupOf, groupsOfCount, type CountReport } from "./definition";
 
 type Counted = Pick<CountReport, "measures" | "subject">;
 
@@ -207,7 +207,6 @@ function isOneAmount({ measures: list, subject }: CountReport, catalog: Catalog)
 }
 
 export const count = defineKind<CountReport>({
-  schema: CountSchema,
   words: "count",
   tells: "how many, or how much",
   isPast: false,

@@ -1,22 +1,9 @@
-import { z } from "zod";
 import { isDate, lastOf, type AskContext } from "../../catalog";
-import { GroupSchema, MeasureSchema, reportBase, type Group } from "../../definition";
-import { PeriodSchema } from "../../filter";
-import { COMPARISONS, isBucketGrain } from "../../time";
+import type { Group } from "../../definition";
+import { isBucketGrain } from "../../time";
+import type { CountReport } from "./schema";
 
-/** Figures over records: measured, grouped, split, compared. */
-export const CountSchema = z.strictObject({
-  kind: z.literal("count"),
-  measures: z.array(MeasureSchema).min(1).max(6),
-  by: z.array(GroupSchema).max(3),
-  split: GroupSchema.optional(),
-  /** Limits the date of the only date group. */
-  period: PeriodSchema.optional(),
-  compared: z.enum(COMPARISONS).optional(),
-  runningTotal: z.literal(true).optional(),
-  ...reportBase,
-});
-export type CountReport = z.infer<typeof CountSchema>;
+export type { CountReport } from "./schema";
 
 /** Its groups in their order, the split last. */
 export const groupsOfCount = ({ by, split }: CountReport): readonly Group[] => [

@@ -1,10 +1,11 @@
+import { DressSchema } from "../../definition/schemas";
 import type { CountAnswer } from "./countAnswer";
 import { asDrawn } from "./asDrawn";
 import type { CountReport } from "./definition";
 import { figureOf } from "./figureOf";
 import { figureSays } from "./figureSays";
 import type { Head } from "../../answer";
-import { DressSchema, PLAIN_DRESS, type Dress } from "../../definition";
+import { PLAIN_DRESS, type Dress } from "../../definition";
 import { keyOfPath, valueWords } from "../../figure";
 
 const head = (key: string, label: string, more: Partial<Head> = {}): Head => ({

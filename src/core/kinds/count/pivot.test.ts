@@ -1,6 +1,7 @@
+import { DressSchema } from "../../definition/schemas";
 import type { AnswerRow, CountAnswer } from "./countAnswer";
 import type { Head } from "../../answer";
-import { DressSchema, type Dress } from "../../definition";
+import { type Dress } from "../../definition";
 import { pivotOf } from "./pivot";
 import {
   changeWords,

@@ -14,7 +14,7 @@ import {
 import { conflict, defineKind, pastShapeInput } from "../defineKind";
 import { LAST_YEAR } from "../level/level";
 import { basePlaces, measurePlace } from "../places";
-import { BESIDES, CrossingsSchema, type Beside, type CrossingsReport } from "./definition";
+import { BESIDES, type Beside, type CrossingsReport } from "./definition";
 
 const OPENINGS: Readonly<Record<CrossingsReport["which"], string>> = {
   both: "arrivals and departures",
@@ -60,7 +60,6 @@ export const isFlowMeasure = ({ measure }: Pick<CrossingsReport, "measure">): bo
   !measure || measure.measure === "count" || measure.measure === "sum";
 
 export const crossings = defineKind<CrossingsReport>({
-  schema: CrossingsSchema,
   words: "arrivals and departures",
   tells: "what came in and went out",
   isPast: true,

@@ -14,7 +14,7 @@ import {
 import type { Period } from "../../time";
 import { defineKind, pastShapeInput } from "../defineKind";
 import { basePlaces, groupPlace, measurePlace } from "../places";
-import { LevelSchema, type LevelReport } from "./definition";
+import { type LevelReport } from "./definition";
 
 /** What stands there until the sentence has said it. */
 export const LAST_YEAR: Period = { kind: "rolling", way: "last", count: 12, unit: "month" };
@@ -30,7 +30,6 @@ const atClause: Clause<LevelReport> = {
 };
 
 export const level = defineKind<LevelReport>({
-  schema: LevelSchema,
   words: "level",
   tells: "how many at each stretch's end, as it was",
   isPast: true,

@@ -17,7 +17,7 @@ import {
 } from "../../sentence";
 import { defineKind, pastShapeInput } from "../defineKind";
 import { basePlaces, groupPlace, withoutAt } from "../places";
-import { ListSchema, type ListReport } from "./definition";
+import { type ListReport } from "./definition";
 
 type ListClause = Clause<ListReport>;
 
@@ -79,7 +79,6 @@ const byAge = (words: string, sort: Sort): ListClause => ({
 });
 
 export const list = defineKind<ListReport>({
-  schema: ListSchema,
   words: "list",
   tells: "the records themselves",
   isPast: false,

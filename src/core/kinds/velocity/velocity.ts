@@ -10,7 +10,7 @@ import {
 import { unitClause } from "../burndown/burndown";
 import { conflict, defineKind, pastShapeInput } from "../defineKind";
 import { basePlaces, type Place } from "../places";
-import { VelocitySchema, type VelocityReport } from "./definition";
+import { type VelocityReport } from "./definition";
 
 const lastClause: Clause<VelocityReport> = {
   name: "over last",
@@ -28,7 +28,6 @@ const teamPlace = ({ team }: VelocityReport): Place[] =>
     : [{ kind: "thing", path: "team", clause: "", thing: "team", id: team, without: null }];
 
 export const velocity = defineKind<VelocityReport>({
-  schema: VelocitySchema,
   words: "velocity",
   tells: "what the sprints of a team committed to and finished",
   isPast: true,

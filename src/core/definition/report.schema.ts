@@ -1,9 +1,10 @@
 import { z } from "zod";
 import { SUBJECT_IDS, type Subject } from "../catalog";
-import { ConditionSchema, ValueSchema } from "../filter";
+import { ConditionSchema, ValueSchema } from "../filter/schemas";
 import { SHAPE_IDS } from "../shapes";
 import { GRAINS } from "../time";
-import { SimpleMeasureSchema } from "./measure";
+import { SimpleMeasureSchema } from "./measure.schema";
+import { WORK_UNITS } from "./work";
 
 /** What the definitions of all kinds of report are made of. The kinds themselves stand in core/kinds. */
 
@@ -64,7 +65,4 @@ export const SortSchema = z.strictObject({
 });
 export type Sort = z.infer<typeof SortSchema>;
 
-/** What work is measured in where it burns down. */
-export const WORK_UNITS = ["count", "points", "remaining estimate"] as const;
-export type WorkUnit = (typeof WORK_UNITS)[number];
 export const workBase = { unit: z.enum(WORK_UNITS).optional(), ...reportBase };

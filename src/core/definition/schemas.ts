@@ -1,0 +1,12 @@
+// What definitions must look like when they come from outside: entered by whoever reads what is sent or kept.
+export { MeasureSchema, PlainMeasureSchema, SimpleMeasureSchema } from "./measure.schema";
+export {
+  FieldPathSchema,
+  GroupSchema,
+  reportBase,
+  SortSchema,
+  SubjectSchema,
+  workBase,
+} from "./report.schema";
+export { ColorSchema, DressSchema, RuleSchema, ZoneSchema } from "./dress.schema";
+export { DashboardSchema, TileSchema } from "./dashboard.schema";
