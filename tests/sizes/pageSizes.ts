@@ -18,9 +18,8 @@ export function firstLoads(routes: readonly string[]): ReadonlyMap<string, numbe
 function sizeOf(route: string): number {
   const manifest = `server/app${route}/page_client-reference-manifest.js`;
   if (!existsSync(join(BUILD, manifest))) throw new Error(`there is no page ${route} in the build`);
-  const [, text] = /globalThis\.__RSC_MANIFEST\[[^\]]+\]\s*=\s*(\{[\s\S]*\});?\s*$/.exec(
-    read(manifest),
-  )!;
+  const whole = read(manifest);
+  const text = whole.slice(whole.indexOf('"] = ') + 5).replace(/;\s*$/, "");
   const { clientModules } = JSON.parse(text) as ClientManifest;
   const { rootMainFiles } = JSON.parse(read(`server/app${route}/page/build-manifest.json`)) as {
     rootMainFiles: string[];

@@ -1,30 +1,35 @@
 "use client";
 import type { Shown } from "@/core/kinds";
-import type { ComponentType } from "react";
+import { Suspense, type ComponentType } from "react";
+import styled from "styled-components";
 import type { Dress } from "@/core/definition";
 import type { Figure } from "@/core/figure";
 import type { Forecast } from "@/core/history";
 import type { ShapeId } from "@/core/shapes";
 
-import { Bars } from "./Bars";
-import { ColumnsWithLine } from "./ColumnsWithLine";
-import { Dots } from "./Dots";
 import type { Drawn } from "./drawing";
-import { Gauge } from "./Gauge";
-import { HeatMap } from "./HeatMap";
-import { LegendTable } from "./LegendTable";
-import { Lines } from "./Lines";
+import { drawing, Pending } from "./lazily";
+import { Guard } from "../kit";
 import type { DayFlag } from "./Plot";
 import type { AxisStretch } from "./axis";
-import { MonthCalendar } from "./MonthCalendar";
-import { NumberFigure } from "./NumberFigure";
-import { Pies } from "./Pies";
-import { PivotFigure } from "./PivotFigure";
-import { Planks } from "./Planks";
-import { Scatter } from "./Scatter";
-import { Slices } from "./Slices";
-import { Textures } from "./Textures";
-import { Waterfall } from "./Waterfall";
+
+/** Each drawing comes when a page has one. */
+const Bars = drawing(() => import("./Bars").then((file) => file.Bars));
+const ColumnsWithLine = drawing(() => import("./ColumnsWithLine").then((file) => file.ColumnsWithLine));
+const Dots = drawing(() => import("./Dots").then((file) => file.Dots));
+const Gauge = drawing(() => import("./Gauge").then((file) => file.Gauge));
+const HeatMap = drawing(() => import("./HeatMap").then((file) => file.HeatMap));
+const Lines = drawing(() => import("./Lines").then((file) => file.Lines));
+const MonthCalendar = drawing(() => import("./MonthCalendar").then((file) => file.MonthCalendar));
+const NumberFigure = drawing(() => import("./NumberFigure").then((file) => file.NumberFigure));
+const Pies = drawing(() => import("./Pies").then((file) => file.Pies));
+const PivotFigure = drawing(() => import("./PivotFigure").then((file) => file.PivotFigure));
+const Planks = drawing(() => import("./Planks").then((file) => file.Planks));
+const Scatter = drawing(() => import("./Scatter").then((file) => file.Scatter));
+const Slices = drawing(() => import("./Slices").then((file) => file.Slices));
+const Waterfall = drawing(() => import("./Waterfall").then((file) => file.Waterfall));
+const LegendTable = drawing(() => import("./LegendTable").then((file) => file.LegendTable));
+const Textures = drawing(() => import("./Textures").then((file) => file.Textures));
 
 export type Drawable = Exclude<Shown, { kind: "list" }>;
 
@@ -55,7 +60,7 @@ const overOf = ({
   ...(onStretch ? { onStretch } : {}),
 });
 
-type Drawing = ComponentType<ChartProps & { figure: Figure }>;
+type Draws = ComponentType<ChartProps & { figure: Figure }>;
 
 /** The drawing of each shape; a list is drawn by the table of records. */
 const drawings = {
@@ -127,7 +132,7 @@ const drawings = {
         {...(flags ? { flags } : {})}
       />
     ) : null,
-} satisfies Record<Exclude<ShapeId, "list">, Drawing>;
+} satisfies Record<Exclude<ShapeId, "list">, Draws>;
 
 /** Bridges and burndowns have no rows: their drawings read the answer. */
 const NO_FIGURE: Figure = {
@@ -151,44 +156,57 @@ const NO_FIGURE: Figure = {
   poor: null,
 };
 
-export function Chart({ shape, ...props }: ChartProps & { shape: Exclude<ShapeId, "list"> }) {
-  const Draw: Drawing = drawings[shape];
+/** A figure drawn in a shape. A drawing that fails says so in its place; what stands around it goes on. */
+export function Chart(props: ChartProps & { shape: Exclude<ShapeId, "list"> }) {
+  return (
+    <Guard what="This picture" reset={props.shown}>
+      <Suspense fallback={<Pending />}>
+        <Drawing {...props} />
+      </Suspense>
+    </Guard>
+  );
+}
+
+function Drawing({ shape, ...props }: ChartProps & { shape: Exclude<ShapeId, "list"> }) {
+  const Draw: Draws = drawings[shape];
   const { drawn, shown } = props;
   const { dress } = drawn;
   const figure = shown.figure ?? NO_FIGURE;
-  const drawing = (
+  const picture = (
     <>
       {dress.textures && <Textures />}
       <Draw {...props} figure={figure} />
     </>
   );
-  if (!dress.legendTable || drawn.small || figure.rows.length === 0 || dress.legend === "none")
-    return drawing;
+  const hasTable =
+    dress.legendTable && !drawn.small && figure.rows.length > 0 && dress.legend !== "none";
+  if (!hasTable) return picture;
   const table = <LegendTable figure={figure} drawn={drawn} measure={props.measure} />;
   if (dress.legend === "right")
     return (
-      <div
-        style={{
-          display: "grid",
-          gridTemplateColumns: "minmax(0, 1fr) auto",
-          gap: 24,
-          flex: 1,
-          minHeight: 0,
-        }}
-      >
-        <div style={{ display: "flex", flexDirection: "column", minWidth: 0 }}>{drawing}</div>
+      <Beside>
+        <div>{picture}</div>
         {table}
-      </div>
+      </Beside>
     );
-  return dress.legend === "above" ? (
+  return (
     <>
-      {table}
-      {drawing}
-    </>
-  ) : (
-    <>
-      {drawing}
-      {table}
+      {dress.legend === "above" && table}
+      {picture}
+      {dress.legend === "below" && table}
     </>
   );
 }
+
+const Beside = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 24px;
+  flex: 1;
+  min-height: 0;
+  > div:first-child {
+    display: flex;
+    flex-direction: column;
+    min-width: 0;
+  }
+`;

@@ -6,3 +6,4 @@ export { ask, AskProblem, type Failure } from "./ask";
 export { Notice, Empty, Waiting } from "./Notice";
 export { Page, Mast, Title, Purpose } from "./Page";
 export { DayField } from "./DayField";
+export { Guard } from "./Guard";

@@ -1,7 +1,8 @@
 "use client";
+import { useSettled } from "./useSettled";
 import type { Workings } from "@/core/kinds/planned";
 import { type Report, printReport, type Shown } from "@/core/kinds";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useRef, useMemo, useState } from "react";
 import styled, { createGlobalStyle } from "styled-components";
 
 import type { Dress } from "@/core/definition";
@@ -145,10 +146,9 @@ const TALL = new Set<Report["shape"]>([
   "gauge",
   undefined,
 ]);
-const SETTLES_MS = 900;
 const nothing = () => undefined;
 
-/** A report on paper: heading, sentence, figure, date and link to the live one. Ready when its drawing has settled. */
+/** A report on paper: heading, sentence, figure, date and link to the live one. Ready when all that it shows is drawn. */
 export function PrintPage({
   facts,
   brand,
@@ -165,16 +165,13 @@ export function PrintPage({
   across,
 }: PrintFacts & { as: "pdf" | "png" | "svg"; across: boolean }) {
   const context = useMemo(() => contextOf(facts), [facts]);
-  const [isReady, setReady] = useState(false);
-  useEffect(() => {
-    const timer = setTimeout(() => setReady(true), SETTLES_MS);
-    return () => clearTimeout(timer);
-  }, []);
+  const sheet = useRef<HTMLDivElement>(null);
+  const isReady = useSettled(sheet);
   const dress: Dress = { ...asked, textures: asked.textures || as === "pdf" };
   const [origin, setOrigin] = useState("");
   useEffect(() => setOrigin(location.origin), []);
   return (
-    <Sheet $across={across} data-ready={isReady || undefined}>
+    <Sheet ref={sheet} $across={across} data-ready={isReady || undefined}>
       <White />
       {as === "pdf" && (
         <div className="brand">
