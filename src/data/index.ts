@@ -7,6 +7,7 @@ export {
   unitOfWork,
   type EntityManager,
 } from "./database";
+export { explainPlan, type Explained } from "./explainPlan";
 export { runPlan } from "./runPlan";
 export { copyRows } from "./copyRows";
 export { rowsOf } from "./rowsOf";

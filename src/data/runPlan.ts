@@ -2,11 +2,15 @@ import type { PoolClient } from "pg";
 import type { Plan } from "@/core/plan";
 import { inTransaction, type EntityManager } from "./database";
 
-const asText = { getTypeParser: () => (value: unknown) => value };
+export const asText = { getTypeParser: () => (value: unknown) => value };
 export const STATEMENT_TIMEOUT_MS = 30_000;
 /** Records are mostly in memory, so an index is worth following; groups and sorts of a figure fit into this. */
 export const PLANNING =
   "SET LOCAL jit = off; SET LOCAL random_page_cost = 1.1; SET LOCAL work_mem = '32MB'";
+
+/** The transaction in which a question is asked: one snapshot, nothing written, an end in time. */
+export const startOfRead = (timeoutMs = STATEMENT_TIMEOUT_MS): string =>
+  `BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY; SET LOCAL statement_timeout = ${Math.round(timeoutMs)}; ${PLANNING}`;
 
 /**
  * Runs a plan: the only way from a plan to the database. All its statements see one snapshot, so that a figure,
@@ -29,7 +33,7 @@ export async function runPlan<T>(
       }
       return step.value;
     },
-    `BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY; SET LOCAL statement_timeout = ${Math.round(timeoutMs)}; ${PLANNING}`,
+    startOfRead(timeoutMs),
   );
 }
 

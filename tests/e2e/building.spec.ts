@@ -1,4 +1,4 @@
-import { expect, test, type Page } from "@playwright/test";
+import { expect, test, type Page } from "./lanes";
 import { marks, recordsInDrawer, reportOf, signIn, valueOf } from "./support";
 
 const sentenceOf = (page: Page) => page.getByRole("heading", { level: 1 });

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from "@playwright/test";
+import { expect, test, type Page } from "./lanes";
 import { dragAcross, marks, reportOf, saveAs, signIn, valueOf } from "./support";
 
 const sentence = (page: Page) => page.getByRole("heading", { level: 1 });

@@ -2,7 +2,7 @@ import { execFileSync } from "node:child_process";
 import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./lanes";
 import { marks, recordsInDrawer, reportOf, signIn, valueOf } from "./support";
 
 const ITEMS = `key,kind,title,status,priority,created_at,jetty

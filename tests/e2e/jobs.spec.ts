@@ -1,7 +1,7 @@
 import { execFileSync } from "node:child_process";
 import { readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
-import { expect, test, type Page } from "@playwright/test";
+import { expect, test, type Page } from "./lanes";
 import Excel from "exceljs";
 import { marks, recordsInDrawer, reportOf, saveAs, signIn, valueOf } from "./support";
 

@@ -1,4 +1,4 @@
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./lanes";
 import { marks, recordsInDrawer, signIn, valueOf } from "./support";
 
 const SENTENCE = "count faults where status is open by priority as bars";

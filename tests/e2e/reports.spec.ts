@@ -1,4 +1,4 @@
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./lanes";
 import { marks, recordsInDrawer, reportOf, saveAs, signIn, valueOf } from "./support";
 
 /** What the report room does about everything that can go wrong, and about what is kept. */

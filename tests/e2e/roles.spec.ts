@@ -1,4 +1,4 @@
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./lanes";
 import { marks, reportOf, signIn } from "./support";
 
 test("a member reads and opens, and is not offered what is not theirs to do", async ({ page }) => {

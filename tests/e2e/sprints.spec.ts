@@ -1,4 +1,4 @@
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./lanes";
 import { dragAcross, signIn } from "./support";
 
 test("somebody sees whether the running sprint will make it, and what came into the one before", async ({

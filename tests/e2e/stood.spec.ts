@@ -1,4 +1,4 @@
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./lanes";
 import { reportOf, signIn } from "./support";
 
 test("a dashboard is looked at as it stood, by a date in its bar that stays in the address", async ({

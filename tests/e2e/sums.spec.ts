@@ -1,4 +1,4 @@
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./lanes";
 import { marks, recordsInDrawer, reportOf, signIn, valueOf } from "./support";
 
 /** Every bar opens exactly its records, and together they are the figure. */

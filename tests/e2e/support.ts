@@ -1,4 +1,4 @@
-import { expect, type Page } from "@playwright/test";
+import { expect, type Page } from "./lanes";
 
 export const PASSWORD = "low-tide-at-nine";
 

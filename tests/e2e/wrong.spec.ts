@@ -1,4 +1,4 @@
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./lanes";
 import { PASSWORD, reportOf, signIn } from "./support";
 
 test("a wrong word is marked, the nearest known one mends it, and the last good figure stays", async ({

@@ -1,5 +1,5 @@
 import { execFileSync } from "node:child_process";
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./lanes";
 import { signIn } from "./support";
 
 const cluster = process.env.E2E_CLUSTER;
@@ -13,7 +13,7 @@ withCluster(
   "while the database is gone a page says so, and it comes back by itself",
   async ({ page }) => {
     await signIn(page, "ines");
-    const port = new URL(process.env.DATABASE_URL!).port;
+    const port = process.env.E2E_DATABASE_PORT!;
     run(`stop_cluster ${cluster}`);
     try {
       await page.goto("/reports");
