@@ -71,14 +71,15 @@ start_lane() {
 run_journeys() {
   bin/lib/build.sh
   LANE_END="2026-11-24T15:30:00Z" LANES=()
-  local many=2; [ $# = 1 ] && many=1
+  local many=2; case "$*" in *.spec.ts) many=1 ;; esac
   for number in $(seq 0 $((many - 1))); do open_lane "$number"; done
-  local urls=""
+  local urls="" databases=""
   for lane in "${LANES[@]}"; do
     start_lane $lane
-    urls="$urls ${lane%% *}"
+    read -r url _ database _ <<<"$lane"
+    urls="$urls $url" databases="$databases $database"
   done
-  E2E_URLS="${urls# }" E2E_REPORT="$WORK/e2e.json" E2E_CLUSTER="$FOLDER" E2E_DATABASE_PORT="$DATABASE_PORT" \
+  E2E_URLS="${urls# }" E2E_DATABASES="${databases# }" E2E_REPORT="$WORK/e2e.json" E2E_CLUSTER="$FOLDER" E2E_DATABASE_PORT="$DATABASE_PORT" \
     node node_modules/@playwright/test/cli.js test "$@" || true
   count $(node -e 'const s=JSON.parse(require("fs").readFileSync(process.argv[1])).stats;console.log(s.expected+s.flaky,s.unexpected)' "$WORK/e2e.json" 2>/dev/null || echo "0 1")
 }

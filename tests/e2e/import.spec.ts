@@ -2,7 +2,7 @@ import { execFileSync } from "node:child_process";
 import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { expect, test } from "./lanes";
+import { expect, test, commandEnv } from "./lanes";
 import { marks, recordsInDrawer, reportOf, signIn, valueOf } from "./support";
 
 const ITEMS = `key,kind,title,status,priority,created_at,jetty
@@ -71,7 +71,7 @@ test("the door for programs answers over HTTP with problem details", async ({ re
   const token = execFileSync(
     process.execPath,
     ["--import", "tsx", "src/commands/token.ts", "runa"],
-    { encoding: "utf8" },
+    { encoding: "utf8", env: commandEnv() },
   ).trim();
   const ask = (path: string, data: object, bearer?: string) =>
     request.post(`/api/v1/${path}`, {

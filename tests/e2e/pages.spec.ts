@@ -124,6 +124,7 @@ test("the quick box takes a key, a name and a sentence", async ({ page }) => {
 test("pins are kept and found in the spine", async ({ page }) => {
   await signIn(page, "ines");
   await page.goto("/reports");
+  await page.getByLabel("Find a report").fill("Days to finish, by team");
   await page.getByRole("button", { name: "Pin Days to finish, by team" }).click();
   await page.getByRole("button", { name: "2 pins" }).click();
   await page.getByRole("menuitem", { name: "Days to finish, by team" }).click();

@@ -28,7 +28,7 @@ export { brokenParts, type BrokenPart } from "./brokenParts";
 export { unknownThen } from "./unknownThen";
 export { usesSavedFilter, visitReport, type Visitor } from "./visit";
 export type { Place } from "./places";
-export type { Answer, HistoryAnswer } from "./answers";
+export type { Answer, AnswerOf, HistoryAnswer } from "./answers";
 export type { AnswerRow, CountAnswer } from "./count/countAnswer";
 export type { PercentBase, Percentages } from "./count/percentages";
 export {

@@ -1,14 +1,13 @@
 "use client";
 import type { ItemField, ItemPage } from "@/contract/items";
 import { useRouter } from "next/navigation";
-import { useState } from "react";
-import { Button as AriaButton, DialogTrigger } from "react-aria-components";
+import { Button as AriaButton } from "react-aria-components";
 import styled from "styled-components";
 import { durationWords } from "@/core/base";
 import { clockText, localDay, longDayText, parseInstant } from "@/core/time";
 import Link from "next/link";
 
-import { ask, Page, Popover, PopoverDialog, tell } from "../kit";
+import { ask, Page, tell, Opens } from "../kit";
 import { Choose } from "../report";
 import { Lanes } from "./Lanes";
 
@@ -394,10 +393,8 @@ function Change({
   current: ItemField;
   empty?: string;
 }) {
-  const [isOpen, setOpen] = useState(false);
   const router = useRouter();
   const move = async (to: string | null, expected: string | null, isUndo = false) => {
-    setOpen(false);
     if (to === expected) return;
     try {
       const told = await ask("changeItems", {
@@ -422,15 +419,20 @@ function Change({
   };
   if (!item.mayChange) return <span>{current.label ?? empty}</span>;
   return (
-    <DialogTrigger isOpen={isOpen} onOpenChange={setOpen}>
-      <AriaButton
-        className="part"
-        aria-label={`${field}: ${current.label ?? empty ?? "not set"}. Change it`}
-      >
-        {current.label ?? empty}
-      </AriaButton>
-      <Popover placement="bottom start" maxHeight={340}>
-        <PopoverDialog aria-label={`Change the ${field}`}>
+    <Opens
+      label={`Change the ${field}`}
+      placement="bottom start"
+      maxHeight={340}
+      button={
+        <AriaButton
+          className="part"
+          aria-label={`${field}: ${current.label ?? empty ?? "not set"}. Change it`}
+        >
+          {current.label ?? empty}
+        </AriaButton>
+      }
+    >
+      {(close) => (
           <Choose<string | null>
             label={`Find a ${field}`}
             options={[
@@ -442,10 +444,12 @@ function Change({
               })),
             ]}
             chosen={[current.value]}
-            onChoose={(to) => void move(to, current.value)}
+            onChoose={(to) => {
+              close();
+              void move(to, current.value);
+            }}
           />
-        </PopoverDialog>
-      </Popover>
-    </DialogTrigger>
+      )}
+    </Opens>
   );
 }

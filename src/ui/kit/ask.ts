@@ -15,12 +15,20 @@ export class AskProblem extends Error {
   }
 }
 
+const pathOf = (act: ActId): string => `/api/room/${act}`;
+
 /** Has the server do an act and takes its answer; problems come as AskProblem, a lost connection too. */
 export const ask = <K extends ActId>(
   act: K,
   asked: Sent<K>,
   signal?: AbortSignal,
-): Promise<Answer<K>> => post<Answer<K>>(`/api/room/${act}`, asked, signal);
+): Promise<Answer<K>> => post<Answer<K>>(pathOf(act), asked, signal);
+
+/** Sends an act as the page is left; nobody is there any more to hear of its answer. */
+export function sendLast<K extends ActId>(act: K, asked: Sent<K>): void {
+  const body = new Blob([JSON.stringify(asked)], { type: "application/json" });
+  navigator.sendBeacon?.(pathOf(act), body);
+}
 
 /** The same at another door: what signs in. */
 export async function post<T>(path: string, body: unknown, signal?: AbortSignal): Promise<T> {

@@ -1,9 +1,14 @@
 export * from "./Button";
 export * from "./Field";
-export * from "./Popover";
+export { Dialog } from "./Dialog";
+export { MenuButton, type MenuEntry } from "./MenuButton";
+export { Opens } from "./Opens";
 export { tell, Toasts } from "./toasts";
-export { ask, AskProblem, type Failure } from "./ask";
+export { ask, sendLast, AskProblem, type Failure } from "./ask";
 export { Notice, Empty, Waiting } from "./Notice";
 export { Page, Mast, Title, Purpose } from "./Page";
 export { DayField } from "./DayField";
 export { Guard } from "./Guard";
+export { useShortcuts, type Shortcut } from "./shortcuts";
+export { useAddress, type InAddress } from "./address";
+export { undoKeys, useUndo, type Undoable } from "./undo";

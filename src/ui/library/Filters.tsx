@@ -3,10 +3,9 @@ import type { FilterLine } from "@/contract/library";
 import { Ellipsis, Pin, PinOff } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { MenuTrigger } from "react-aria-components";
 import Link from "next/link";
 
-import { Button, Dialog, Empty, Menu, MenuItem, Popover } from "../kit";
+import { Button, Dialog, Empty, MenuButton } from "../kit";
 import { FilterUses } from "../report";
 import { dayOf, Rows } from "./rows";
 import { useKept } from "./useKept";
@@ -107,20 +106,26 @@ function Row({
         >
           {filter.pinned ? <PinOff aria-hidden /> : <Pin aria-hidden />}
         </Button>
-        <MenuTrigger>
-          <Button $icon aria-label={`More of ${filter.name}`}>
-            <Ellipsis aria-hidden />
-          </Button>
-          <Popover placement="bottom end">
-            <Menu aria-label={filter.name} onAction={(key) => acts[String(key)]()}>
-              {filter.mayChange && <MenuItem id="change">Change its conditions</MenuItem>}
-              <MenuItem id="uses">Reports that use it</MenuItem>
-              <MenuItem id="share">Share</MenuItem>
-              <MenuItem id="file">Download its definition</MenuItem>
-              {filter.mayChange && <MenuItem id="bin">Put it into the bin</MenuItem>}
-            </Menu>
-          </Popover>
-        </MenuTrigger>
+        <MenuButton
+          label={filter.name}
+          placement="bottom end"
+          button={
+            <Button $icon aria-label={`More of ${filter.name}`}>
+              <Ellipsis aria-hidden />
+            </Button>
+          }
+          entries={[
+            filter.mayChange && {
+              id: "change",
+              words: "Change its conditions",
+              onAction: acts.change,
+            },
+            { id: "uses", words: "Reports that use it", onAction: acts.uses },
+            { id: "share", words: "Share", onAction: acts.share },
+            { id: "file", words: "Download its definition", onAction: acts.file },
+            filter.mayChange && { id: "bin", words: "Put it into the bin", onAction: acts.bin },
+          ]}
+        />
       </div>
     </li>
   );

@@ -4,9 +4,8 @@ import { Ellipsis, Pin, PinOff } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { Fragment } from "react";
-import { MenuTrigger } from "react-aria-components";
 
-import { ask, Button, Menu, MenuItem, Popover, tell } from "../kit";
+import { ask, Button, tell, MenuButton } from "../kit";
 import { Sketch } from "../report";
 import { dayOf } from "./rows";
 import { useKept } from "./useKept";
@@ -87,19 +86,21 @@ export function ReportRow({
         >
           {report.pinned ? <PinOff aria-hidden /> : <Pin aria-hidden />}
         </Button>
-        <MenuTrigger>
-          <Button $icon aria-label={`More of ${report.name}`}>
-            <Ellipsis aria-hidden />
-          </Button>
-          <Popover placement="bottom end">
-            <Menu aria-label={report.name} onAction={(key) => acts[String(key)]()}>
-              {mayBuild && <MenuItem id="copy">Make a copy</MenuItem>}
-              <MenuItem id="share">Share</MenuItem>
-              <MenuItem id="file">Download its definition</MenuItem>
-              {report.mayChange && <MenuItem id="bin">Put it into the bin</MenuItem>}
-            </Menu>
-          </Popover>
-        </MenuTrigger>
+        <MenuButton
+          label={report.name}
+          placement="bottom end"
+          button={
+            <Button $icon aria-label={`More of ${report.name}`}>
+              <Ellipsis aria-hidden />
+            </Button>
+          }
+          entries={[
+            mayBuild && { id: "copy", words: "Make a copy", onAction: acts.copy },
+            { id: "share", words: "Share", onAction: acts.share },
+            { id: "file", words: "Download its definition", onAction: acts.file },
+            report.mayChange && { id: "bin", words: "Put it into the bin", onAction: acts.bin },
+          ]}
+        />
       </div>
     </li>
   );

@@ -3,7 +3,6 @@ import { type Report } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { GripVertical, X } from "lucide-react";
 import { useMemo, useRef, useState, type KeyboardEvent } from "react";
-import { DialogTrigger } from "react-aria-components";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
 import type { Dress } from "@/core/definition";
@@ -11,7 +10,7 @@ import { allOfParts, anyOfParts, type Condition, type Leaf } from "@/core/filter
 import { conditionText, leafText } from "@/core/sentence";
 
 import { numberText } from "@/core/base";
-import { ask, Button, Checkbox, Popover, PopoverDialog } from "../kit";
+import { ask, Button, Checkbox, Opens } from "../kit";
 import { TestEditor } from "./pickers/TestEditor";
 import { withWhere } from "./pickers/where";
 
@@ -313,30 +312,29 @@ export function ConditionBuilder({
         </select>
         <em>{SAYS[node.how]}</em>
         <span className="acts">
-          <DialogTrigger>
-            <Button $small>+ Condition</Button>
-            <Popover placement="bottom end">
-              <PopoverDialog aria-label="A condition">
-                {({ close }) => (
-                  <TestEditor
-                    context={context}
-                    report={withWhere(report, undefined)}
-                    except={null}
-                    leaf={null}
-                    onLeaf={(leaf) =>
-                      set(
-                        change(root, path, (one) => ({
-                          ...(one as GroupNode),
-                          of: [...(one as GroupNode).of, { kind: "leaf", leaf }],
-                        })),
-                      )
-                    }
-                    onDone={close}
-                  />
-                )}
-              </PopoverDialog>
-            </Popover>
-          </DialogTrigger>
+          <Opens
+            label="A condition"
+            placement="bottom end"
+            button={<Button $small>+ Condition</Button>}
+          >
+            {(close) => (
+              <TestEditor
+                context={context}
+                report={withWhere(report, undefined)}
+                except={null}
+                leaf={null}
+                onLeaf={(leaf) =>
+                  set(
+                    change(root, path, (one) => ({
+                      ...(one as GroupNode),
+                      of: [...(one as GroupNode).of, { kind: "leaf", leaf }],
+                    })),
+                  )
+                }
+                onDone={close}
+              />
+            )}
+          </Opens>
           <Button
             $small
             onPress={() =>
@@ -408,51 +406,52 @@ export function ConditionBuilder({
               ) : (
                 <span />
               )}
-              <DialogTrigger>
-                <Button
-                  style={{
-                    justifyContent: "flex-start",
-                    color: "var(--ink)",
-                    fontWeight: 400,
-                    padding: "0 4px",
-                    minWidth: 0,
-                  }}
-                >
-                  <span className="test">
-                    {leafText(one.leaf, context.catalog, report.subject.id)}
-                    {one.off ? (
-                      <small style={{ font: "400 12.5px/16px var(--sans)", marginLeft: 8 }}>
-                        switched off
-                      </small>
-                    ) : null}
-                  </span>
-                </Button>
-                <Popover placement="bottom start">
-                  <PopoverDialog aria-label="Condition">
-                    {({ close }) => (
-                      <TestEditor
-                        context={context}
-                        report={withWhere(report, undefined)}
-                        except={null}
-                        leaf={one.leaf}
-                        onLeaf={(leaf) =>
-                          set(
-                            change(root, [...path, i], (was) => ({
-                              ...(was as Node & { kind: "leaf" }),
-                              leaf,
-                            })),
-                          )
-                        }
-                        onTakeOut={() => {
-                          set(change(root, [...path, i], () => null));
-                          close();
-                        }}
-                        onDone={close}
-                      />
-                    )}
-                  </PopoverDialog>
-                </Popover>
-              </DialogTrigger>
+              <Opens
+                label="Condition"
+                placement="bottom start"
+                button={
+                  <Button
+                    style={{
+                      justifyContent: "flex-start",
+                      color: "var(--ink)",
+                      fontWeight: 400,
+                      padding: "0 4px",
+                      minWidth: 0,
+                    }}
+                  >
+                    <span className="test">
+                      {leafText(one.leaf, context.catalog, report.subject.id)}
+                      {one.off ? (
+                        <small style={{ font: "400 12.5px/16px var(--sans)", marginLeft: 8 }}>
+                          switched off
+                        </small>
+                      ) : null}
+                    </span>
+                  </Button>
+                }
+              >
+                {(close) => (
+                  <TestEditor
+                    context={context}
+                    report={withWhere(report, undefined)}
+                    except={null}
+                    leaf={one.leaf}
+                    onLeaf={(leaf) =>
+                      set(
+                        change(root, [...path, i], (was) => ({
+                          ...(was as Node & { kind: "leaf" }),
+                          leaf,
+                        })),
+                      )
+                    }
+                    onTakeOut={() => {
+                      set(change(root, [...path, i], () => null));
+                      close();
+                    }}
+                    onDone={close}
+                  />
+                )}
+              </Opens>
               {path.length === 0 && one.leaf.kind === "test" && !one.off ? (
                 <Checkbox
                   isSelected={isReader(one.leaf)}

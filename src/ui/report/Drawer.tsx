@@ -14,14 +14,13 @@ import {
   ScanSearch,
 } from "lucide-react";
 import { useEffect, useState } from "react";
-import { DialogTrigger } from "react-aria-components";
 import styled from "styled-components";
 import { subjects, type AskContext } from "@/core/catalog";
 
 import type { Mark } from "@/core/figure";
 
 import { numberText } from "@/core/base";
-import { ask, Button, Popover, PopoverDialog, tell, Waiting } from "../kit";
+import { ask, Button, tell, Waiting, Opens } from "../kit";
 
 import { ChangeMany } from "./ChangeMany";
 import { Compare, Look } from "./Compare";
@@ -210,30 +209,25 @@ export function Drawer({
             </Button>
           )}
           {leaf === "records" && (
-            <DialogTrigger>
-              <Button $small>Columns</Button>
-              <Popover placement="top end">
-                <PopoverDialog aria-label="Columns">
-                  {({ close }) => (
-                    <>
-                      <Choose
-                        label="Columns"
-                        options={fieldOptions(context.catalog, report.subject.id, () => true)}
-                        chosen={shown}
-                        many
-                        same={samePath}
-                        onChoose={toggle}
-                      />
-                      <Foot>
-                        <Button $small $look="solid" onPress={close}>
-                          Done
-                        </Button>
-                      </Foot>
-                    </>
-                  )}
-                </PopoverDialog>
-              </Popover>
-            </DialogTrigger>
+            <Opens label="Columns" placement="top end" button={<Button $small>Columns</Button>}>
+              {(close) => (
+                <>
+                  <Choose
+                    label="Columns"
+                    options={fieldOptions(context.catalog, report.subject.id, () => true)}
+                    chosen={shown}
+                    many
+                    same={samePath}
+                    onChoose={toggle}
+                  />
+                  <Foot>
+                    <Button $small $look="solid" onPress={close}>
+                      Done
+                    </Button>
+                  </Foot>
+                </>
+              )}
+            </Opens>
           )}
           {leaf === "workings" && workings.data && (
             <Button

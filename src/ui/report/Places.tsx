@@ -2,12 +2,11 @@
 import type { CountReport } from "@/core/kinds";
 import { ArrowLeftRight, GripVertical } from "lucide-react";
 import { useState, type KeyboardEvent } from "react";
-import { DialogTrigger } from "react-aria-components";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
 import type { Dress, Group } from "@/core/definition";
 import { groupText, measureText } from "@/core/sentence";
-import { Button, Popover, PopoverDialog, tell } from "../kit";
+import { Button, tell, Opens } from "../kit";
 import { GroupPicker } from "./pickers";
 
 const Strip = styled.section`
@@ -180,27 +179,28 @@ export function Places({
           <ArrowLeftRight aria-hidden />
           Swap
         </Button>
-        <DialogTrigger>
-          <Button $small isDisabled={report.by.length >= 3}>
-            + Field
-          </Button>
-          <Popover placement="bottom end">
-            <PopoverDialog aria-label="A field">
-              {({ close }) => (
-                <GroupPicker
-                  context={context}
-                  report={report}
-                  group={null}
-                  onGroup={(group) => {
-                    put({ ...at, down: [...at.down, group] });
-                    close();
-                  }}
-                  onDone={close}
-                />
-              )}
-            </PopoverDialog>
-          </Popover>
-        </DialogTrigger>
+        <Opens
+          label="A field"
+          placement="bottom end"
+          button={
+            <Button $small isDisabled={report.by.length >= 3}>
+              + Field
+            </Button>
+          }
+        >
+          {(close) => (
+            <GroupPicker
+              context={context}
+              report={report}
+              group={null}
+              onGroup={(group) => {
+                put({ ...at, down: [...at.down, group] });
+                close();
+              }}
+              onDone={close}
+            />
+          )}
+        </Opens>
       </span>
     </Strip>
   );

@@ -1,26 +1,16 @@
 "use client";
 import type { KeptDashboard } from "@/contract/dashboards";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
-import { DialogTrigger } from "react-aria-components";
 import type { Tile } from "@/core/definition";
 
-import { ask, Button, Popover, PopoverDialog, tell, Waiting } from "../kit";
+import { ask, Button, Opens, tell, Waiting } from "../kit";
 import { Choose } from "./pickers";
 
 /** Puts a saved report on one of the dashboards one may change, or on a new one. */
 export function PutOnBoard({ report, mayBuild }: { report: number; mayBuild: boolean }) {
-  const [isOpen, setOpen] = useState(false);
   const client = useQueryClient();
-  const { data } = useQuery({
-    queryKey: ["boards"],
-    queryFn: ({ signal }) => ask("boards", {}, signal),
-    enabled: isOpen,
-    staleTime: 0,
-  });
   if (!mayBuild) return null;
   const put = async (board: KeptDashboard | null) => {
-    setOpen(false);
     try {
       const below = Math.max(0, ...(board?.tiles ?? []).map((tile) => tile.y + tile.h));
       const tile: Tile = { id: crypto.randomUUID(), report, x: 0, y: below, w: 5, h: 6 };
@@ -46,31 +36,46 @@ export function PutOnBoard({ report, mayBuild }: { report: number; mayBuild: boo
     }
   };
   return (
-    <DialogTrigger isOpen={isOpen} onOpenChange={setOpen}>
-      <Button $look="line">Put on a dashboard</Button>
-      <Popover placement="bottom end">
-        <PopoverDialog aria-label="Put on a dashboard">
-          {data ? (
-            <div style={{ width: 280, paddingTop: 6 }}>
-              <Choose
-                label="Dashboard"
-                options={[
-                  ...data.map((board) => ({
-                    value: board as KeptDashboard | null,
-                    label: board.name,
-                    about: `${board.tiles.length} tiles`,
-                  })),
-                  { value: null, label: "A new dashboard", about: "" },
-                ]}
-                chosen={[]}
-                onChoose={(board) => void put(board)}
-              />
-            </div>
-          ) : (
-            <Waiting style={{ padding: 14 }}>Looking …</Waiting>
-          )}
-        </PopoverDialog>
-      </Popover>
-    </DialogTrigger>
+    <Opens
+      label="Put on a dashboard"
+      placement="bottom end"
+      button={<Button $look="line">Put on a dashboard</Button>}
+    >
+      {(close) => (
+        <Boards
+          onBoard={(board) => {
+            close();
+            void put(board);
+          }}
+        />
+      )}
+    </Opens>
+  );
+}
+
+/** The dashboards to choose from, as they are when asked. */
+function Boards({ onBoard }: { onBoard: (board: KeptDashboard | null) => void }) {
+  const { data } = useQuery({
+    queryKey: ["boards"],
+    queryFn: ({ signal }) => ask("boards", {}, signal),
+    staleTime: 0,
+  });
+  if (!data) return <Waiting style={{ padding: 14 }}>Looking …</Waiting>;
+  return (
+    <div style={{ width: 280, paddingTop: 6 }}>
+      <Choose
+        label="Dashboard"
+        options={[
+          ...data.map((board) => ({
+            value: board as KeptDashboard | null,
+            label: board.name,
+            about: `${board.tiles.length} tiles`,
+          })),
+          { value: null, label: "A new dashboard", about: "" },
+        ]}
+        chosen={[]}
+        onChoose={onBoard}
+      />
+    </div>
   );
 }

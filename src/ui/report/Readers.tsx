@@ -1,13 +1,12 @@
 "use client";
 import type { Report } from "@/core/kinds";
 import { RotateCcw } from "lucide-react";
-import { DialogTrigger } from "react-aria-components";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
 import type { Dress } from "@/core/definition";
 import { allOfParts, topParts, type Condition, type Test } from "@/core/filter";
 import { conditionText, fieldText, parseConditionText } from "@/core/sentence";
-import { Button, Popover, PopoverDialog } from "../kit";
+import { Button, Opens } from "../kit";
 import { TestEditor, withWhere } from "./pickers";
 
 const Strip = styled.section`
@@ -101,27 +100,28 @@ export function Readers({
             style={{ display: "inline-flex", gap: 6, alignItems: "baseline", flexWrap: "wrap" }}
           >
             {i > 0 && <i>and</i>}
-            <DialogTrigger>
-              <Button className="choice" aria-label={`${name}: ${words}. Change it`}>
-                {label ? `${label}: ${words}` : words}
-              </Button>
-              <Popover placement="bottom start">
-                <PopoverDialog aria-label={name}>
-                  {({ close }) => (
-                    <TestEditor
-                      context={context}
-                      report={report}
-                      except={index}
-                      leaf={now}
-                      onLeaf={(leaf) =>
-                        put(field, conditionText(leaf, context.catalog, report.subject.id))
-                      }
-                      onDone={close}
-                    />
-                  )}
-                </PopoverDialog>
-              </Popover>
-            </DialogTrigger>
+            <Opens
+              label={name}
+              placement="bottom start"
+              button={
+                <Button className="choice" aria-label={`${name}: ${words}. Change it`}>
+                  {label ? `${label}: ${words}` : words}
+                </Button>
+              }
+            >
+              {(close) => (
+                <TestEditor
+                  context={context}
+                  report={report}
+                  except={index}
+                  leaf={now}
+                  onLeaf={(leaf) =>
+                    put(field, conditionText(leaf, context.catalog, report.subject.id))
+                  }
+                  onDone={close}
+                />
+              )}
+            </Opens>
             {chosen[field] !== undefined && (
               <>
                 <Button

@@ -26,7 +26,6 @@ import {
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useMemo, useState } from "react";
-import { MenuTrigger } from "react-aria-components";
 import styled from "styled-components";
 import { numberText, type Problem } from "@/core/base";
 import { isBareCount, type Dress as DressOptions } from "@/core/definition";
@@ -35,7 +34,7 @@ import { conditionText } from "@/core/sentence";
 
 import { CursorScope, type Drawable } from "../charts";
 import { Download, Mailing, Sharing } from "../handing";
-import { ask, Button, Checkbox, Menu, MenuItem, Notice, Popover, tell, Waiting } from "../kit";
+import { ask, Button, Checkbox, Notice, tell, Waiting, MenuButton } from "../kit";
 import { Begin } from "./Begin";
 import { ConditionBuilder } from "./ConditionBuilder";
 import { proposedName, useDraft } from "./draft";
@@ -1007,24 +1006,20 @@ function More({
         {isPinned ? <PinOff aria-hidden /> : <Pin aria-hidden />}
         {isPinned ? "Unpin" : "Pin"}
       </Button>
-      <MenuTrigger>
-        <Button>More …</Button>
-        <Popover placement="bottom end">
-          <Menu
-            onAction={(key) =>
-              key === "versions"
-                ? onVersions()
-                : key === "copy"
-                  ? onCopy()
-                  : location.assign(`/api/definitions/report/${kept.id}`)
-            }
-          >
-            <MenuItem id="versions">Earlier versions</MenuItem>
-            {mayBuild && <MenuItem id="copy">Save as copy</MenuItem>}
-            <MenuItem id="file">Download its definition</MenuItem>
-          </Menu>
-        </Popover>
-      </MenuTrigger>
+      <MenuButton
+        label="More"
+        placement="bottom end"
+        button={<Button>More …</Button>}
+        entries={[
+          { id: "versions", words: "Earlier versions", onAction: onVersions },
+          mayBuild && { id: "copy", words: "Save as copy", onAction: onCopy },
+          {
+            id: "file",
+            words: "Download its definition",
+            onAction: () => location.assign(`/api/definitions/report/${kept.id}`),
+          },
+        ]}
+      />
     </>
   );
 }

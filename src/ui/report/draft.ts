@@ -1,13 +1,13 @@
 "use client";
 import type { KeptDraft } from "@/contract/library";
 import { shapeInput, type Report, parseSentence, printReport } from "@/core/kinds";
-import { useCallback, useEffect, useMemo, useReducer, useRef } from "react";
+import { useCallback, useEffect, useMemo, useRef } from "react";
 import type { AskContext } from "@/core/catalog";
 import { PLAIN_DRESS, type Dress } from "@/core/definition";
 
 import { shapes, whyNot } from "@/core/shapes";
 
-import { ask, tell } from "../kit";
+import { ask, sendLast, tell, useUndo } from "../kit";
 import type { KeptReport } from "./facts";
 
 /** What is being made: the report, its dress and its name. */
@@ -15,24 +15,6 @@ export interface Draft {
   readonly report: Report;
   readonly dress: Dress;
   readonly name: string;
-}
-
-interface Steps {
-  readonly past: readonly Draft[];
-  readonly now: Draft;
-  readonly future: readonly Draft[];
-}
-
-type Act = { readonly kind: "set"; readonly draft: Draft } | { readonly kind: "undo" | "redo" };
-
-function step(steps: Steps, act: Act): Steps {
-  const { past, now, future } = steps;
-  if (act.kind === "set") return { past: [...past.slice(-99), now], now: act.draft, future: [] };
-  if (act.kind === "undo")
-    return past.length
-      ? { past: past.slice(0, -1), now: past[past.length - 1], future: [now, ...future] }
-      : steps;
-  return future.length ? { past: [...past, now], now: future[0], future: future.slice(1) } : steps;
 }
 
 /** Keeps the shape only while it can show the report; says what it had to leave out. */
@@ -106,8 +88,8 @@ export function useDraft(
   stored: KeptDraft | null,
 ) {
   const first = useMemo(() => firstDraft(context, kept, sentence, stored), []); // eslint-disable-line react-hooks/exhaustive-deps
-  const [steps, act] = useReducer(step, { past: [], now: first.draft, future: [] });
-  const { now } = steps;
+  const steps = useUndo<Draft>(() => ({ past: [], now: first.draft }));
+  const { now, isChanged, set: change } = steps;
   const says = printReport(now.report, context.catalog);
   const waits = useRef<ReturnType<typeof setTimeout> | null>(null);
   const version = useRef(kept?.version ?? 0);
@@ -117,73 +99,50 @@ export function useDraft(
     [kept?.id],
   );
   useEffect(() => {
-    if (first.unread && steps.past.length === 0) return;
+    if (first.unread && !isChanged) return;
     const isKept = kept && says === printReport(kept.definition, context.catalog);
     const path = kept
       ? `/reports/${kept.id}${isKept ? "" : `?s=${encodeURIComponent(says)}`}`
       : `/reports/new?s=${encodeURIComponent(says)}`;
-    if (steps.past.length > 0 || sentence || kept)
+    if (isChanged || sentence || kept)
       window.history.replaceState(null, "", withOwn(path, OF_THE_VIEW));
-    if (steps.past.length === 0) return;
+    if (!isChanged) return;
     if (waits.current) clearTimeout(waits.current);
     waits.current = setTimeout(() => {
       waits.current = null;
-      void send({
-        report: now.report,
-        dress: now.dress,
-        name: now.name,
-        baseVersion: version.current,
-      });
+      void send({ ...now, baseVersion: version.current });
     }, KEEP_AFTER_MS);
   }, [says, now.dress, now.name]); // eslint-disable-line react-hooks/exhaustive-deps
   useEffect(() => {
     const onLeave = () => {
       if (!waits.current) return;
-      navigator.sendBeacon?.(
-        "keepDraft",
-        new Blob(
-          [
-            JSON.stringify({
-              report: kept?.id ?? 0,
-              draft: {
-                report: now.report,
-                dress: now.dress,
-                name: now.name,
-                baseVersion: version.current,
-              },
-            }),
-          ],
-          { type: "application/json" },
-        ),
-      );
+      const draft = { ...now, baseVersion: version.current };
+      sendLast("keepDraft", { report: kept?.id ?? 0, draft });
     };
     window.addEventListener("pagehide", onLeave);
     return () => window.removeEventListener("pagehide", onLeave);
   });
   const set = useCallback(
     (more: Partial<Draft>) =>
-      act({
-        kind: "set",
-        draft: {
-          ...now,
-          ...more,
-          ...(more.report ? { report: withFittingShape(more.report, context) } : {}),
-        },
+      change({
+        ...now,
+        ...more,
+        ...(more.report ? { report: withFittingShape(more.report, context) } : {}),
       }),
-    [now, context],
+    [now, context, change],
   );
   return {
     draft: now,
     says,
     unread: first.unread,
     isStored: first.isStored,
-    isChanged: steps.past.length > 0,
+    isChanged,
     set,
     setReport: useCallback((report: Report) => set({ report }), [set]),
     setDress: useCallback((dress: Dress) => set({ dress }), [set]),
     setName: useCallback((name: string) => set({ name }), [set]),
-    undo: steps.past.length ? () => act({ kind: "undo" }) : null,
-    redo: steps.future.length ? () => act({ kind: "redo" }) : null,
+    undo: steps.undo,
+    redo: steps.redo,
     /** It is saved as a version: the draft is over. */
     forget: (saved: number) => {
       version.current = saved;

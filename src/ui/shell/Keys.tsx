@@ -1,7 +1,7 @@
 "use client";
-import { usePathname } from "next/navigation";
 import styled from "styled-components";
 import { Dialog } from "../kit";
+import { shortcutLines } from "../kit/shortcuts";
 
 const List = styled.dl`
   display: grid;
@@ -17,58 +17,12 @@ const List = styled.dl`
     color: var(--ink-2);
   }
 `;
-const EVERYWHERE = [
-  ["Ctrl K", "say a sentence, or find an item, report or dashboard"],
-  ["?", "these keys"],
-  ["Tab", "goes through all that can be done, in the order it is seen"],
-  ["Esc", "closes what is open"],
-] as const;
-const ROOMS: readonly (readonly [RegExp, readonly (readonly [string, string])[]])[] = [
-  [
-    /^\/reports\/./,
-    [
-      ["E", "type the sentence; Esc puts it back"],
-      ["T", "the figure as a table, and back"],
-      ["R", "the records"],
-      ["W", "the workings"],
-      ["C", "compare with another report, filter or keys"],
-      ["Ctrl S", "save"],
-      ["Ctrl Z, Ctrl Shift Z", "undo, redo"],
-      ["Enter on any figure", "opens its records"],
-      ["Shift and a column head", "adds to the order of a list"],
-      [
-        "Arrows in the groups of conditions",
-        "go from line to line; with Ctrl they move it, G makes a group, Delete takes it out",
-      ],
-    ],
-  ],
-  [
-    /^\/dashboards\/./,
-    [
-      ["A", "arrange, and back"],
-      ["Arrows on a tile", "move it, while arranging"],
-      ["Shift and arrows", "make it larger or smaller"],
-      ["Delete", "takes a tile out"],
-      ["Ctrl Z, Ctrl Shift Z", "undo, redo"],
-      ["F5 or Refresh", "answers anew"],
-    ],
-  ],
-];
-
-/** The keys of the room one is in. */
-export function Keys({
-  isOpen,
-  onOpenChange,
-}: {
-  isOpen: boolean;
-  onOpenChange: (open: boolean) => void;
-}) {
-  const path = usePathname();
-  const room = ROOMS.find(([test]) => test.test(path))?.[1] ?? [];
+/** The keys of the room one is in, as they are registered. */
+export default function Keys({ onClose }: { onClose: () => void }) {
   return (
-    <Dialog title="Keys" isOpen={isOpen} onOpenChange={onOpenChange}>
+    <Dialog title="Keys" isOpen onOpenChange={onClose}>
       <List>
-        {[...room, ...EVERYWHERE].map(([keys, says]) => (
+        {shortcutLines().map(({ keys, says }) => (
           <div key={keys} style={{ display: "contents" }}>
             <dt>{keys}</dt>
             <dd>{says}</dd>

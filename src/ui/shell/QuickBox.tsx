@@ -66,13 +66,7 @@ const Box = styled.div`
 `;
 
 /** Takes a sentence, a name or an item key, from anywhere. */
-export function QuickBox({
-  isOpen,
-  onOpenChange,
-}: {
-  isOpen: boolean;
-  onOpenChange: (open: boolean) => void;
-}) {
+export default function QuickBox({ onClose }: { onClose: () => void }) {
   const [words, setWords] = useState("");
   const [asked, setAsked] = useState("");
   const [at, setAt] = useState(0);
@@ -85,12 +79,11 @@ export function QuickBox({
   const { data: found = [], isFetching } = useQuery({
     queryKey: ["find", asked],
     queryFn: ({ signal }) => ask("find", { words: asked }, signal),
-    enabled: isOpen && asked.trim() !== "",
+    enabled: asked.trim() !== "",
   });
   useEffect(() => setAt(0), [found]);
   const go = (href: string) => {
-    onOpenChange(false);
-    setWords("");
+    onClose();
     router.push(href);
   };
   const onKeyDown = (event: KeyboardEvent) => {
@@ -102,7 +95,7 @@ export function QuickBox({
   };
   const list = asked.trim() ? found : [];
   return (
-    <Dialog label="Say or find" isOpen={isOpen} onOpenChange={onOpenChange}>
+    <Dialog label="Say or find" isOpen onOpenChange={onClose}>
       <Box>
         <input
           autoFocus

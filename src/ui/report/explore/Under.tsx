@@ -4,14 +4,14 @@ import { printReport } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { X } from "lucide-react";
 import Link from "next/link";
-import { useCallback, useEffect, useState } from "react";
+import { useState } from "react";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
 import { PLAIN_DRESS, type Dress } from "@/core/definition";
 import type { Mark } from "@/core/figure";
 
 import { useCursor, type Drawable } from "../../charts";
-import { ask, Button, Choice, Waiting } from "../../kit";
+import { ask, Button, Choice, useAddress, Waiting, type InAddress } from "../../kit";
 import { partOf } from "../Drawer";
 import { FigureBody, measureWords } from "../FigurePane";
 import { OpenedRecords } from "../OpenedRecords";
@@ -51,18 +51,13 @@ const Row = styled.section`
 const QUIET: Dress = { ...PLAIN_DRESS, labels: "none" };
 
 /** What is laid under a trend lives in the address, so that it can be kept and sent. */
-export function useLaid(): [readonly Laid[], (laid: readonly Laid[]) => void] {
-  const [laid, setLaid] = useState<readonly Laid[]>([]);
-  useEffect(() => setLaid(readLaid(new URLSearchParams(location.search).get("under"))), []);
-  const lay = useCallback((next: readonly Laid[]) => {
-    setLaid(next);
-    const address = new URL(location.href);
-    if (next.length) address.searchParams.set("under", next.join(","));
-    else address.searchParams.delete("under");
-    window.history.replaceState(null, "", address.pathname + address.search);
-  }, []);
-  return [laid, lay];
-}
+const LAID: InAddress<readonly Laid[]> = {
+  name: "under",
+  plain: [],
+  read: readLaid,
+  write: (laid) => (laid.length ? laid.join(",") : null),
+};
+export const useLaid = () => useAddress(LAID);
 
 interface UnderProps {
   readonly context: AskContext;

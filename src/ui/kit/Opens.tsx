@@ -1,0 +1,48 @@
+"use client";
+import { lazy, Suspense, useRef, useState, type ReactElement, type ReactNode } from "react";
+import { ButtonContext, type ButtonProps } from "react-aria-components";
+import type { HangingProps } from "./overlays/Panel";
+
+const load = () => import("./overlays/Panel");
+const Panel = lazy(load);
+
+/** Whether what a button opens is open, and what the button has to be told for it. */
+export function useOpening(popup: "dialog" | "menu", fetchAhead: () => Promise<unknown>) {
+  const triggerRef = useRef<HTMLButtonElement>(null);
+  const [isOpen, setOpen] = useState(false);
+  const button: ButtonProps = {
+    "aria-haspopup": popup,
+    "aria-expanded": isOpen,
+    onPress: () => setOpen(!isOpen),
+    onHoverStart: () => void fetchAhead(),
+    onFocus: () => void fetchAhead(),
+    onKeyDown: (event) => {
+      if (popup === "menu" && event.key === "ArrowDown") setOpen(true);
+      else event.continuePropagation();
+    },
+  };
+  return { isOpen, setOpen, triggerRef, button: { ...button, ref: triggerRef } };
+}
+
+interface OpensProps extends Pick<HangingProps, "label" | "placement" | "maxHeight"> {
+  readonly button: ReactElement;
+  readonly children: (close: () => void) => ReactNode;
+}
+
+/** A button, and the panel that it opens beside itself; the panel's code comes when the button is approached. */
+export function Opens({ button, children, ...hanging }: OpensProps) {
+  const opening = useOpening("dialog", load);
+  const { isOpen, setOpen, triggerRef } = opening;
+  return (
+    <>
+      <ButtonContext.Provider value={opening.button}>{button}</ButtonContext.Provider>
+      {isOpen && (
+        <Suspense fallback={null}>
+          <Panel {...hanging} {...{ isOpen, triggerRef }} onOpenChange={setOpen}>
+            {children(() => setOpen(false))}
+          </Panel>
+        </Suspense>
+      )}
+    </>
+  );
+}

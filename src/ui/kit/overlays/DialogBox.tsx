@@ -1,0 +1,45 @@
+"use client";
+import { Dialog, Heading, Modal, ModalOverlay } from "react-aria-components";
+import styled from "styled-components";
+import type { DialogProps } from "../Dialog";
+
+const Overlay = styled(ModalOverlay)`
+  position: fixed;
+  inset: 0;
+  background: rgba(28, 24, 38, 0.45);
+  display: grid;
+  place-items: start center;
+  padding-top: 12vh;
+  z-index: 50;
+`;
+const Box = styled(Modal)`
+  background: var(--salt);
+  border-top: 3px solid var(--plum);
+  box-shadow: var(--shade);
+  width: min(520px, calc(100vw - 32px));
+  max-height: 76vh;
+  overflow: auto;
+  outline: none;
+`;
+const Inner = styled(Dialog)`
+  padding: 20px 24px 22px;
+  outline: none;
+  box-shadow: none !important;
+  h2 {
+    font: 560 24px/30px var(--serif);
+    margin-bottom: 12px;
+  }
+`;
+
+export default function DialogBox({ title, label, isOpen, onOpenChange, children }: DialogProps) {
+  return (
+    <Overlay isOpen={isOpen} onOpenChange={onOpenChange} isDismissable>
+      <Box>
+        <Inner aria-label={title ? undefined : label}>
+          {title && <Heading slot="title">{title}</Heading>}
+          {children}
+        </Inner>
+      </Box>
+    </Overlay>
+  );
+}

@@ -1,0 +1,41 @@
+import type { AnswerOf, CrossingsReport } from "@/core/kinds";
+import { BesidePicker, GrainPicker, PeriodPicker, WhichPicker, withBeside } from "../pickers";
+import {
+  HISTORY,
+  LIST_INSTEAD,
+  OneMeasurePicker,
+  RunningTotalPicker,
+  subjectWords,
+} from "./common";
+import type { Addition, RoomKind } from "./roomKind";
+
+const running: Addition<CrossingsReport> = {
+  label: "running total",
+  about: "each added to those before",
+  say: (report) => ({ ...report, runningTotal: true }),
+};
+const beside: Addition<CrossingsReport> = {
+  label: "with …",
+  about: "their net, or the level",
+  say: (report) => withBeside(report, ["level"]),
+};
+
+export const crossingsRoom: RoomKind<CrossingsReport, AnswerOf<"crossings">> = {
+  ...HISTORY,
+  pickers: {
+    measure: (props) => <OneMeasurePicker {...props} />,
+    which: (props) => <WhichPicker {...props} />,
+    period: (props) => <PeriodPicker {...props} />,
+    grain: (props) => <GrainPicker {...props} />,
+    beside: (props) => <BesidePicker {...props} />,
+    runningTotal: (props) => <RunningTotalPicker {...props} />,
+  },
+  additions: (report) => [
+    ...(report.runningTotal ? [] : [running]),
+    ...(report.beside ? [] : [beside]),
+    LIST_INSTEAD,
+  ],
+  measureWords: (answer, report, context) =>
+    answer.which === "both" ? "net" : subjectWords(answer, report, context),
+  trend: (report, answer) => ({ report, answer }),
+};
