@@ -15,7 +15,9 @@ import type { AxisStretch } from "./axis";
 
 /** Each drawing comes when a page has one. */
 const Bars = drawing(() => import("./Bars").then((file) => file.Bars));
-const ColumnsWithLine = drawing(() => import("./ColumnsWithLine").then((file) => file.ColumnsWithLine));
+const ColumnsWithLine = drawing(() =>
+  import("./ColumnsWithLine").then((file) => file.ColumnsWithLine),
+);
 const Dots = drawing(() => import("./Dots").then((file) => file.Dots));
 const Gauge = drawing(() => import("./Gauge").then((file) => file.Gauge));
 const HeatMap = drawing(() => import("./HeatMap").then((file) => file.HeatMap));

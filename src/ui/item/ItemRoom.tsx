@@ -433,22 +433,22 @@ function Change({
       }
     >
       {(close) => (
-          <Choose<string | null>
-            label={`Find a ${field}`}
-            options={[
-              ...(field === "status" ? [] : [{ value: null, label: empty ?? "not set" }]),
-              ...options.map((option) => ({
-                value: String(option.id),
-                label: option.label,
-                about: option.stage ?? "",
-              })),
-            ]}
-            chosen={[current.value]}
-            onChoose={(to) => {
-              close();
-              void move(to, current.value);
-            }}
-          />
+        <Choose<string | null>
+          label={`Find a ${field}`}
+          options={[
+            ...(field === "status" ? [] : [{ value: null, label: empty ?? "not set" }]),
+            ...options.map((option) => ({
+              value: String(option.id),
+              label: option.label,
+              about: option.stage ?? "",
+            })),
+          ]}
+          chosen={[current.value]}
+          onChoose={(to) => {
+            close();
+            void move(to, current.value);
+          }}
+        />
       )}
     </Opens>
   );

@@ -1,7 +1,8 @@
 "use client";
-import { lazy, Suspense, type ReactNode } from "react";
+import type { ReactNode } from "react";
+import { later } from "./later";
 
-const DialogBox = lazy(() => import("./overlays/DialogBox"));
+const DialogBox = later(() => import("./overlays/DialogBox"), "DialogBox");
 
 export interface DialogProps {
   readonly title?: string;
@@ -14,10 +15,5 @@ export interface DialogProps {
 
 /** A question that has to be answered before going on; it is fetched when it is first asked. */
 export function Dialog(props: DialogProps) {
-  if (!props.isOpen) return null;
-  return (
-    <Suspense fallback={null}>
-      <DialogBox {...props} />
-    </Suspense>
-  );
+  return props.isOpen ? <DialogBox {...props} /> : null;
 }

@@ -1,11 +1,12 @@
 "use client";
-import { lazy, Suspense, type ReactElement, type ReactNode } from "react";
+import type { ReactElement, ReactNode } from "react";
 import { ButtonContext } from "react-aria-components";
+import { later } from "./later";
 import { useOpening } from "./Opens";
 import type { HangingProps } from "./overlays/Panel";
 
 const load = () => import("./overlays/MenuPanel");
-const MenuPanel = lazy(load);
+const MenuPanel = later(load, "MenuPanel");
 
 /** One line of a menu: an act or a way. */
 export interface MenuEntry {
@@ -32,14 +33,12 @@ export function MenuButton({ button, entries, ...menu }: MenuButtonProps) {
     <>
       <ButtonContext.Provider value={opening.button}>{button}</ButtonContext.Provider>
       {isOpen && (
-        <Suspense fallback={null}>
-          <MenuPanel
-            {...menu}
-            {...{ isOpen, triggerRef }}
-            onOpenChange={setOpen}
-            entries={entries.filter((entry) => entry !== false)}
-          />
-        </Suspense>
+        <MenuPanel
+          {...menu}
+          {...{ isOpen, triggerRef }}
+          onOpenChange={setOpen}
+          entries={entries.filter((entry) => entry !== false)}
+        />
       )}
     </>
   );

@@ -1,10 +1,11 @@
 "use client";
-import { lazy, Suspense, useRef, useState, type ReactElement, type ReactNode } from "react";
+import { useRef, useState, type ReactElement, type ReactNode } from "react";
 import { ButtonContext, type ButtonProps } from "react-aria-components";
+import { later } from "./later";
 import type { HangingProps } from "./overlays/Panel";
 
 const load = () => import("./overlays/Panel");
-const Panel = lazy(load);
+const Panel = later(load, "Panel");
 
 /** Whether what a button opens is open, and what the button has to be told for it. */
 export function useOpening(popup: "dialog" | "menu", fetchAhead: () => Promise<unknown>) {
@@ -37,11 +38,9 @@ export function Opens({ button, children, ...hanging }: OpensProps) {
     <>
       <ButtonContext.Provider value={opening.button}>{button}</ButtonContext.Provider>
       {isOpen && (
-        <Suspense fallback={null}>
-          <Panel {...hanging} {...{ isOpen, triggerRef }} onOpenChange={setOpen}>
-            {children(() => setOpen(false))}
-          </Panel>
-        </Suspense>
+        <Panel {...hanging} {...{ isOpen, triggerRef }} onOpenChange={setOpen}>
+          {children(() => setOpen(false))}
+        </Panel>
       )}
     </>
   );

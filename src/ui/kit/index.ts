@@ -12,3 +12,4 @@ export { Guard } from "./Guard";
 export { useShortcuts, type Shortcut } from "./shortcuts";
 export { useAddress, type InAddress } from "./address";
 export { undoKeys, useUndo, type Undoable } from "./undo";
+export { later } from "./later";

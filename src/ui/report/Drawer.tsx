@@ -28,7 +28,8 @@ import { Choose, fieldOptions, Foot, samePath } from "./pickers";
 import { RecordsTable, type Sorts } from "./RecordsTable";
 import { WorkingsBody, workingsText } from "./Workings";
 
-export type Leaf = "records" | "workings" | "compare" | "look";
+/** The tabs of the drawer. */
+export type DrawerTab = "records" | "workings" | "compare" | "look";
 
 const Box = styled.section<{ $open: boolean; $tall: boolean }>`
   background: var(--tide);
@@ -46,7 +47,7 @@ const Box = styled.section<{ $open: boolean; $tall: boolean }>`
     flex: none;
     min-width: 0;
   }
-  .leaf {
+  .tab {
     display: flex;
     align-items: center;
     gap: 8px;
@@ -55,11 +56,11 @@ const Box = styled.section<{ $open: boolean; $tall: boolean }>`
     color: var(--ink-2);
     white-space: nowrap;
   }
-  .leaf[aria-selected="true"] {
+  .tab[aria-selected="true"] {
     background: var(--tide-2);
     color: var(--ink);
   }
-  .leaf svg {
+  .tab svg {
     width: 16px;
     height: 16px;
   }
@@ -108,8 +109,8 @@ interface DrawerProps {
   readonly context: AskContext;
   readonly report: Report;
   readonly opened: Mark | null;
-  readonly leaf: Leaf | null;
-  readonly onLeaf: (leaf: Leaf | null) => void;
+  readonly tab: DrawerTab | null;
+  readonly onTab: (tab: DrawerTab | null) => void;
   readonly onShowAll: () => void;
   readonly reports: readonly { readonly id: number; readonly name: string }[];
   readonly mayChangeItems: boolean;
@@ -123,8 +124,8 @@ export function Drawer({
   context,
   report,
   opened,
-  leaf,
-  onLeaf,
+  tab,
+  onTab,
   onShowAll,
   reports,
   mayChangeItems,
@@ -147,14 +148,14 @@ export function Drawer({
   const workings = useQuery({
     queryKey: ["workings", report],
     queryFn: ({ signal }) => ask("workings", { definition: report }, signal),
-    enabled: leaf === "workings",
+    enabled: tab === "workings",
   });
-  const tab = (id: Leaf, words: string, icon: React.ReactNode) => (
+  const tabButton = (id: DrawerTab, words: string, icon: React.ReactNode) => (
     <button
-      className="leaf"
+      className="tab"
       role="tab"
-      aria-selected={leaf === id}
-      onClick={() => onLeaf(leaf === id ? null : id)}
+      aria-selected={tab === id}
+      onClick={() => onTab(tab === id ? null : id)}
     >
       {icon}
       {words}
@@ -167,15 +168,15 @@ export function Drawer({
         : [...shown, ids],
     );
   return (
-    <Box $open={leaf !== null} $tall={picked.size > 0} aria-label="Records and workings">
+    <Box $open={tab !== null} $tall={picked.size > 0} aria-label="Records and workings">
       <div className="leaves">
         <div role="tablist" aria-label="Leaves" style={{ display: "flex" }}>
-          {tab("records", "Records", <List aria-hidden />)}
-          {tab("workings", "Workings", <Calculator aria-hidden />)}
-          {tab("compare", "Compare", <Scale aria-hidden />)}
-          {tab("look", "Quick look", <ScanSearch aria-hidden />)}
+          {tabButton("records", "Records", <List aria-hidden />)}
+          {tabButton("workings", "Workings", <Calculator aria-hidden />)}
+          {tabButton("compare", "Compare", <Scale aria-hidden />)}
+          {tabButton("look", "Quick look", <ScanSearch aria-hidden />)}
         </div>
-        {leaf === "records" && (
+        {tab === "records" && (
           <div className="what" role="status" title={part && opened?.about}>
             {part && <i aria-hidden />}
             <b>{part ? opened!.label : "All"}</b>
@@ -188,12 +189,12 @@ export function Drawer({
           </div>
         )}
         <div className="acts">
-          {leaf === "records" && part && (
+          {tab === "records" && part && (
             <Button $small onPress={onShowAll}>
               Show all
             </Button>
           )}
-          {leaf === "records" && onSaveFilter && report.where && (
+          {tab === "records" && onSaveFilter && report.where && (
             <Button
               $small
               $icon
@@ -203,12 +204,12 @@ export function Drawer({
               <Funnel aria-hidden />
             </Button>
           )}
-          {leaf === "records" && onExport && (
+          {tab === "records" && onExport && (
             <Button $small $icon aria-label="Download these records" onPress={() => onExport(part)}>
               <Download aria-hidden />
             </Button>
           )}
-          {leaf === "records" && (
+          {tab === "records" && (
             <Opens label="Columns" placement="top end" button={<Button $small>Columns</Button>}>
               {(close) => (
                 <>
@@ -229,7 +230,7 @@ export function Drawer({
               )}
             </Opens>
           )}
-          {leaf === "workings" && workings.data && (
+          {tab === "workings" && workings.data && (
             <Button
               $small
               onPress={() =>
@@ -246,14 +247,14 @@ export function Drawer({
           <Button
             $small
             $icon
-            aria-label={leaf ? "Close the drawer" : "Open the drawer"}
-            onPress={() => onLeaf(leaf ? null : "records")}
+            aria-label={tab ? "Close the drawer" : "Open the drawer"}
+            onPress={() => onTab(tab ? null : "records")}
           >
-            {leaf ? <ChevronDown aria-hidden /> : <ChevronUp aria-hidden />}
+            {tab ? <ChevronDown aria-hidden /> : <ChevronUp aria-hidden />}
           </Button>
         </div>
       </div>
-      {leaf === "records" && (
+      {tab === "records" && (
         <div className="body" role="tabpanel" aria-label="Records">
           <RecordsTable
             report={report}
@@ -266,20 +267,20 @@ export function Drawer({
           />
         </div>
       )}
-      {leaf === "records" && picked.size > 0 && (
+      {tab === "records" && picked.size > 0 && (
         <ChangeMany context={context} picked={picked} onDone={() => setPicked(new Set())} />
       )}
-      {leaf === "compare" && (
+      {tab === "compare" && (
         <div className="body" role="tabpanel" aria-label="Compare">
           <Compare context={context} report={report} opened={part} reports={reports} />
         </div>
       )}
-      {leaf === "look" && (
+      {tab === "look" && (
         <div className="body" role="tabpanel" aria-label="Quick look">
           <Look context={context} report={report} opened={part} />
         </div>
       )}
-      {leaf === "workings" && (
+      {tab === "workings" && (
         <div className="body" role="tabpanel" aria-label="Workings">
           {workings.data ? (
             <WorkingsBody workings={workings.data} />

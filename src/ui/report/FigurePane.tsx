@@ -36,30 +36,6 @@ export const saidWords = (says: readonly Said[]) =>
     said.strong ? <b key={i}>{said.text}</b> : <span key={i}>{said.text}</span>,
   );
 
-/** In a word: what a figure's number is of. */
-export const measureWords = (
-  shown: Drawable,
-  report: Report,
-  context: AskContext | null,
-): string => {
-  if (
-    shown.kind === "history" &&
-    shown.answer.kind === "crossings" &&
-    shown.answer.which === "both"
-  )
-    return "net";
-  if (shown.kind === "history")
-    return shown.answer.kind === "level" && shown.answer.measure.words !== "count"
-      ? shown.answer.measure.words
-      : context
-        ? context.catalog.subjectWords(report.subject)
-        : "";
-  const [measure] = shown.answer.measures;
-  return measure.words === "count" && context
-    ? context.catalog.countedWords(report.subject, shown.answer.total[0].value ?? 0)
-    : measure.words;
-};
-
 interface FigureBodyProps {
   readonly shown: Drawable;
   readonly report: Report;

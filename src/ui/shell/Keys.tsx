@@ -18,7 +18,7 @@ const List = styled.dl`
   }
 `;
 /** The keys of the room one is in, as they are registered. */
-export default function Keys({ onClose }: { onClose: () => void }) {
+export function Keys({ onClose }: { onClose: () => void }) {
   return (
     <Dialog title="Keys" isOpen onOpenChange={onClose}>
       <List>

@@ -66,7 +66,7 @@ const Box = styled.div`
 `;
 
 /** Takes a sentence, a name or an item key, from anywhere. */
-export default function QuickBox({ onClose }: { onClose: () => void }) {
+export function QuickBox({ onClose }: { onClose: () => void }) {
   const [words, setWords] = useState("");
   const [asked, setAsked] = useState("");
   const [at, setAt] = useState(0);

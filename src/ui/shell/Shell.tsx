@@ -2,18 +2,18 @@
 import { LayoutDashboard, Mail, ScrollText, Search, SlidersHorizontal, Waves } from "lucide-react";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
-import { lazy, Suspense, useEffect, useState, type ReactNode } from "react";
+import { useEffect, useState, type ReactNode } from "react";
 import { Button } from "react-aria-components";
 import type { PinLine } from "@/contract/library";
-import { useShortcuts, type Shortcut } from "../kit";
+import { later, useShortcuts, type Shortcut } from "../kit";
 import { Mark } from "./Mark";
 import { PinList, PinMenu } from "./Pins";
 import { Beside, Skip, Spine } from "./Spine";
 import { You, type ViewerWords } from "./You";
 
 const loadQuickBox = () => import("./QuickBox");
-const QuickBox = lazy(loadQuickBox);
-const Keys = lazy(() => import("./Keys"));
+const QuickBox = later(loadQuickBox, "QuickBox");
+const Keys = later(() => import("./Keys"), "Keys");
 
 interface ShellProps {
   readonly viewer: ViewerWords;
@@ -91,10 +91,8 @@ export function Shell({ viewer, workspace, pins, children }: ShellProps) {
       <div id="room" tabIndex={-1} style={{ minWidth: 0, outline: "none", boxShadow: "none" }}>
         {children}
       </div>
-      <Suspense fallback={null}>
-        {called === "quick box" && <QuickBox onClose={close} />}
-        {called === "keys" && <Keys onClose={close} />}
-      </Suspense>
+      {called === "quick box" && <QuickBox onClose={close} />}
+      {called === "keys" && <Keys onClose={close} />}
     </Beside>
   );
 }

@@ -184,4 +184,3 @@ export const Skip = styled.a`
     top: 8px;
   }
 `;
-

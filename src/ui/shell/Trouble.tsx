@@ -21,7 +21,9 @@ const Box = styled.main`
     color: var(--ink-2);
   }
   code {
-    font: 400 14px/20px ui-monospace, monospace;
+    font:
+      400 14px/20px ui-monospace,
+      monospace;
     overflow-wrap: anywhere;
   }
   .ways {

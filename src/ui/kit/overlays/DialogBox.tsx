@@ -31,7 +31,7 @@ const Inner = styled(Dialog)`
   }
 `;
 
-export default function DialogBox({ title, label, isOpen, onOpenChange, children }: DialogProps) {
+export function DialogBox({ title, label, isOpen, onOpenChange, children }: DialogProps) {
   return (
     <Overlay isOpen={isOpen} onOpenChange={onOpenChange} isDismissable>
       <Box>

@@ -37,7 +37,7 @@ interface MenuPanelProps extends HangingProps {
 }
 
 /** The entries of a menu, under what stands above them. */
-export default function MenuPanel({ label, head, entries, ...hanging }: MenuPanelProps) {
+export function MenuPanel({ label, head, entries, ...hanging }: MenuPanelProps) {
   return (
     <Hanging {...hanging}>
       {head}

@@ -37,7 +37,7 @@ export interface HangingProps {
 }
 
 /** What a button opens beside itself. */
-export default function Panel({
+export function Panel({
   label,
   children,
   ...hanging

@@ -1,17 +1,11 @@
 "use client";
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQueryClient } from "@tanstack/react-query";
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import { dayText } from "@/core/time";
 
 import { ask, Button, Checkbox, Field, tell } from "../../kit";
-
-export const useDayNotes = (report: number | null) =>
-  useQuery({
-    queryKey: ["dayNotes", report],
-    queryFn: ({ signal }) => ask("dayNotes", { id: report ?? 0 }, signal),
-    staleTime: 60_000,
-  });
+import { useDayNotes } from "./useDayNotes";
 
 /** Dated notes on time charts: of this report, or of every one. */
 export function DayNotes({ report }: { report: number | null }) {

@@ -5,7 +5,8 @@ import { useState } from "react";
 import type { Dress } from "@/core/definition";
 import { Button, Checkbox, Choice, Field } from "../../kit";
 import { type DressProps, ColorChoice } from "./Colours";
-import { TextOption, withText } from "./Titles";
+import { TextOption } from "./Titles";
+import { withText } from "./titleTexts";
 
 export const LABELS: Record<Dress["labels"], string> = {
   none: "none",

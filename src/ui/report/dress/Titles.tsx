@@ -4,6 +4,7 @@ import type { Report } from "@/core/kinds";
 import { nameKey } from "@/core/figure";
 import { Field } from "../../kit";
 import type { DressProps } from "./Colours";
+import { withText, type TitleText } from "./titleTexts";
 
 /** A text of a dress; empty takes it out. */
 export function TextOption({
@@ -29,28 +30,9 @@ export function TextOption({
   );
 }
 
-type Words =
-  | "title"
-  | "subtitle"
-  | "footnote"
-  | "description"
-  | "hover"
-  | "axisTitle"
-  | "groupTitle"
-  | "unitWords";
-
-/** The dress with a text set or taken out. */
-export function withText<D extends DressProps["dress"]>(
-  dress: D,
-  name: Words,
-  text: string | undefined,
-): D {
-  const { [name]: _old, ...rest } = dress;
-  return { ...rest, ...(text === undefined ? {} : { [name]: text }) } as unknown as D;
-}
-
 export function Titles({ dress, onDress, title }: DressProps & { title: string }) {
-  const put = (name: Words) => (text: string | undefined) => onDress(withText(dress, name, text));
+  const put = (name: TitleText) => (text: string | undefined) =>
+    onDress(withText(dress, name, text));
   return (
     <>
       <TextOption

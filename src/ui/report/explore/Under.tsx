@@ -13,7 +13,8 @@ import type { Mark } from "@/core/figure";
 import { useCursor, type Drawable } from "../../charts";
 import { ask, Button, Choice, useAddress, Waiting, type InAddress } from "../../kit";
 import { partOf } from "../Drawer";
-import { FigureBody, measureWords } from "../FigurePane";
+import { FigureBody } from "../FigurePane";
+import { measureWords } from "../kinds";
 import { OpenedRecords } from "../OpenedRecords";
 import {
   alongTrend,

@@ -1,0 +1,171 @@
+"use client";
+import type { CSSProperties } from "react";
+import type { ShownForecast } from "@/core/kinds";
+import { CursorScope } from "../../charts";
+import { Waiting, later } from "../../kit";
+import { useDayNotes } from "../dress/useDayNotes";
+import { FigureBody, flagsOf } from "../FigurePane";
+import { roomKindOf } from "../kinds";
+import { PlainList } from "./PlainList";
+import type { Room } from "./useReportRoom";
+
+const Places = later(() => import("../Places"), "Places");
+const ListFigure = later(() => import("../ListFigure"), "ListFigure");
+const Under = later(() => import("../explore/Under"), "Under");
+const AtCursor = later(() => import("../explore/Under"), "AtCursor");
+const Explore = later(() => import("../explore/Explore"), "Explore");
+
+/** Where nothing lies under a figure it fills the room. */
+const ALONE: CSSProperties = { display: "contents" };
+const LINKED: CSSProperties = {
+  display: "flex",
+  flexDirection: "column",
+  height: 300,
+  flex: "none",
+};
+
+interface DrawingProps {
+  readonly likelihood: ShownForecast | null;
+}
+
+/** The drawing, and what belongs to it: the places of a pivot table, what lies under a trend, the explorer. */
+export function Drawing(room: Room & DrawingProps) {
+  const { figure, report, state, context, draft, dress, drafting, laid } = room;
+  const { trend } = figure;
+  const isLinked = trend !== null && laid.length > 0;
+  const { isRecords, isHistory } = roomKindOf(report);
+  return (
+    <div className="draw">
+      <>
+        {report.shape === "pivot" && draft.report.kind === "count" && (
+          <Places
+            context={context}
+            report={draft.report}
+            dress={dress}
+            onChange={(next, dressed) => drafting.set({ report: next, dress: dressed })}
+          />
+        )}
+        <CursorScope isOn={trend !== null} isLinked={isLinked}>
+          {figure.isBegun && !isRecords && report.shape && !figure.isEmpty && !figure.isBlank && (
+            <div style={isLinked && !state.asTable ? LINKED : ALONE}>
+              <Picture {...room} />
+            </div>
+          )}
+          {trend && !state.asTable && <BelowTrend {...room} />}
+        </CursorScope>
+        {isRecords && <Records {...room} />}
+        {isHistory && !report.shape && !figure.isBlank && <AsTable {...room} />}
+        {!isHistory && !isRecords && !report.shape && !figure.isEmpty && <NoPicture {...room} />}
+        {trend && !state.asTable && state.typing === null && <Explored {...room} />}
+      </>
+    </div>
+  );
+}
+
+function Picture({ figure, report, dress, title, state, send, ...room }: Room & DrawingProps) {
+  const { drawn, trend } = figure;
+  const { data: notes } = useDayNotes(room.kept?.id ?? null);
+  const { forecast = null, days = [] } = room.likelihood ?? {};
+  if (!drawn) return figure.error ? null : <Waiting>Counting …</Waiting>;
+  return (
+    <FigureBody
+      shown={drawn}
+      report={report}
+      dress={dress}
+      measure={figure.measure}
+      title={title}
+      opened={state.opened}
+      onOpen={(mark) => send({ kind: "mark opened", mark })}
+      asTable={state.asTable}
+      onDress={room.drafting.setDress}
+      pace={state.pace}
+      flags={flagsOf(dress.dayNotes ? (notes ?? []) : [], drawn)}
+      forecast={forecast ? { forecast, days } : null}
+      {...(trend
+        ? {
+            stretch: state.stretch,
+            onStretch: (stretch) => send({ kind: "stretch marked", stretch }),
+          }
+        : {})}
+    />
+  );
+}
+
+function AsTable({ figure, report, dress, title, state, send, drafting }: Room) {
+  if (!figure.drawn) return null;
+  const { isHistory } = roomKindOf(report);
+  return (
+    <FigureBody
+      shown={figure.drawn}
+      report={report}
+      dress={dress}
+      measure={figure.measure}
+      title={title}
+      opened={state.opened}
+      onOpen={(mark) => send({ kind: "mark opened", mark })}
+      asTable
+      {...(isHistory ? {} : { onDress: drafting.setDress })}
+    />
+  );
+}
+
+/** Until a picture is chosen: the groups as a table, and the records themselves. */
+function NoPicture(room: Room) {
+  const { report, figure } = room;
+  if (report.kind !== "count") return null;
+  const hasGroups = figure.isBegun && report.by.length > 0;
+  return <PlainList report={report} asGroups={hasGroups ? <AsTable {...room} /> : null} />;
+}
+
+function BelowTrend({ figure, state, context, laid, lay, reports }: Room) {
+  return (
+    <>
+      <p className="at" aria-hidden>
+        <AtCursor shown={figure.drawn} />
+      </p>
+      {state.typing === null && (
+        <Under
+          context={context}
+          report={figure.trend!.report}
+          laid={laid}
+          onLaid={lay}
+          reports={reports}
+        />
+      )}
+    </>
+  );
+}
+
+function Records({ context, report, onChange, dress, drafting, mayChangeItems }: Room) {
+  if (report.kind !== "list") return null;
+  return (
+    <ListFigure
+      context={context}
+      report={report}
+      onReport={onChange}
+      dress={dress}
+      onDress={drafting.setDress}
+      mayChangeItems={mayChangeItems}
+    />
+  );
+}
+
+function Explored({ context, figure, state, send, onChange, kept, says, ...room }: Room) {
+  const { report, answer } = figure.trend!;
+  return (
+    <Explore
+      context={context}
+      report={report}
+      answer={answer}
+      stretch={state.stretch}
+      onStretch={(stretch) => send({ kind: "stretch marked", stretch })}
+      onChange={onChange}
+      reportId={kept?.id ?? null}
+      address={`/reports/new?s=${encodeURIComponent(says)}`}
+      mayKeep={room.mayBuild}
+      laid={room.laid}
+      onLaid={room.lay}
+      reports={room.reports}
+    />
+  );
+}

@@ -1,0 +1,112 @@
+"use client";
+import { History } from "lucide-react";
+import Link from "next/link";
+import type { ShownForecast } from "@/core/kinds";
+import { numberText } from "@/core/base";
+import { asDrawn } from "@/core/kinds";
+import { Button, Notice } from "../../kit";
+import { NothingFound } from "../FigurePane";
+import { unplacedIn } from "./placed";
+import { useTwins, type Room } from "./useReportRoom";
+
+/** What stands above the title: which figure it is, who asks the same, and what has no place yet. */
+export function Above(room: Room) {
+  const { state, figure, kept, mayBuild, dress, draft, place } = room;
+  const unplaced = unplacedIn(figure.shown, dress, draft.report);
+  return (
+    <>
+      {state.typing !== null && state.problem && figure.shown && (
+        <p className="last">
+          <History size={16} aria-hidden />
+          <span>
+            <b>Last good figure</b>, as of {figure.shown.asOf}
+          </span>
+        </p>
+      )}
+      <Twins {...room} />
+      {unplaced.length > 0 && kept && (
+        <Notice role="status">
+          <b>Not placed yet:</b> {unplaced.join(", ")} came after the folds were made.
+          {mayBuild && kept.mayChange && (
+            <Button $small $look="line" onPress={place}>
+              Leave them as they are
+            </Button>
+          )}
+        </Notice>
+      )}
+    </>
+  );
+}
+
+function Twins(room: Room) {
+  const twins = useTwins(room);
+  if (!twins?.length) return null;
+  return (
+    <Notice role="status" className="slim">
+      {twins.slice(0, twins[0].same === "sentence" ? 1 : 2).map((twin) => (
+        <span key={twin.id}>
+          <Link href={`/reports/${twin.id}`}>
+            <b>{twin.name}</b>
+          </Link>{" "}
+          {twin.same === "sentence" ? "asks exactly this already." : "has the same conditions."}
+        </span>
+      ))}
+    </Notice>
+  );
+}
+
+/** What stands between the title and the drawing: why there is none, or why it is not all of it. */
+export function Beneath({ figure: now, report, context, onChange, state }: Room) {
+  const { figure, broken, error } = now;
+  const ranked = report.kind === "count" ? asDrawn(report) : null;
+  return (
+    <>
+      {broken.map((part) => (
+        <Notice key={part.says} role="alert">
+          <span>
+            <b>{part.says}</b>: {part.why}.
+          </span>
+          {part.without && (
+            <Button $small $look="line" onPress={() => onChange(part.without!)}>
+              Drop it
+            </Button>
+          )}
+          <span className="quiet">or choose another in the sentence above</span>
+        </Notice>
+      ))}
+      {error && <Notice role="alert">{error.message}</Notice>}
+      {(now.isEmpty || (now.isBlank && report.where)) && !error && (
+        <NothingFound context={context} report={report} onChange={onChange} />
+      )}
+      {figure?.poor && !state.asTable && (
+        <p className="poor" role="status">
+          {figure.poor}.
+        </p>
+      )}
+      {figure && figure.cut > 0 && (
+        <p className="poor" role="status">
+          The table has all of them.{" "}
+          {ranked && (
+            <Button $small $look="line" onPress={() => onChange(ranked)}>
+              Write that into the sentence
+            </Button>
+          )}
+        </p>
+      )}
+    </>
+  );
+}
+
+/** When the rest is likely to be done, in a sentence. */
+export function forecastWords({ forecast, days, why }: ShownForecast): string {
+  if (!forecast) return why ?? "";
+  const day = (n: number | null) =>
+    n === null
+      ? "not within two years"
+      : (days[Math.min(n, days.length - 1)] ?? `${n} working days`);
+  const { p50, p85, p95 } = forecast.days;
+  return [
+    `Half of ${numberText(forecast.runs)} runs are done by ${day(p50)}, 85 % by ${day(p85)},`,
+    `95 % by ${day(p95)}. It is a likelihood, drawn from the last ${forecast.rests} working days.`,
+  ].join(" ");
+}

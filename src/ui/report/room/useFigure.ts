@@ -1,0 +1,68 @@
+"use client";
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { useMemo } from "react";
+import type { AskContext } from "@/core/catalog";
+import type { Dress } from "@/core/definition";
+import { brokenParts, type Report, type Shown } from "@/core/kinds";
+import type { Drawable } from "../../charts";
+import { ask } from "../../kit";
+import { measureWords, roomKindOf, trendOf } from "../kinds";
+
+/** The figure that came with the page, and what it is of. */
+export interface FirstFigure {
+  readonly report: Report;
+  readonly dress: Dress;
+  readonly shown: Shown;
+}
+
+const sameAsked = (a: Pick<FirstFigure, "report" | "dress">, report: Report, dress: Dress) =>
+  JSON.stringify([a.report, a.dress]) === JSON.stringify([report, dress]);
+
+/** Asks for the figure of a report as it changes; until the next is there the last one stays. */
+export function useFigure(
+  report: Report,
+  draftReport: Report,
+  dress: Dress,
+  context: AskContext,
+  first: FirstFigure | null,
+) {
+  const { isBegun: begins, isRecords } = roomKindOf(report);
+  const isBegun = begins(report);
+  const broken = useMemo(() => brokenParts(draftReport, context), [draftReport, context]);
+  const isWhole = broken.length === 0;
+  const {
+    data: shown,
+    error,
+    isFetching,
+    isPlaceholderData: isOld,
+  } = useQuery({
+    queryKey: ["figure", report, dress],
+    queryFn: ({ signal }) => ask("figure", { definition: report, dress }, signal),
+    placeholderData: keepPreviousData,
+    enabled: isBegun && isWhole && !isRecords,
+    ...(first && sameAsked(first, report, dress) ? { initialData: first.shown } : {}),
+  });
+  const drawn: Drawable | null = shown && shown.kind !== "list" ? shown : null;
+  const isEmpty = shown?.kind === "count" && shown.answer.total[0].records === 0 && !isOld;
+  const isBlank = shown?.kind === "history" && shown.blank !== undefined && !isOld;
+  return {
+    shown: shown ?? null,
+    drawn,
+    figure: drawn && !isOld ? drawn.figure : null,
+    measure: drawn ? measureWords(drawn, report, context) : "",
+    says: drawn ? drawn.says : null,
+    trend: trendOf(report, isOld || isBlank ? null : drawn),
+    broken,
+    error,
+    isFetching,
+    isOld,
+    isBegun,
+    isWhole,
+    /** Nothing matches. */
+    isEmpty,
+    /** There is no history to tell of. */
+    isBlank,
+  };
+}
+
+export type FigureNow = ReturnType<typeof useFigure>;
