@@ -1,6 +1,6 @@
 "use client";
-import { Trouble } from "@/ui/shell";
+import { LaterTrouble } from "@/ui/shell";
 
 export default function ErrorPage({ error, reset }: { error: Error; reset: () => void }) {
-  return <Trouble error={error} onBack={reset} />;
+  return <LaterTrouble error={error} onBack={reset} />;
 }

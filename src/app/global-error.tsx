@@ -1,5 +1,5 @@
 "use client";
-import { Trouble } from "@/ui/shell";
+import { LaterTrouble } from "@/ui/shell";
 import { GlobalStyle } from "@/ui/tokens";
 
 /** When not even the frame of the pages can be drawn. */
@@ -8,7 +8,7 @@ export default function GlobalError({ error, reset }: { error: Error; reset: () 
     <html lang="en" data-theme="day">
       <body>
         <GlobalStyle />
-        <Trouble error={error} onBack={reset} />
+        <LaterTrouble error={error} onBack={reset} />
       </body>
     </html>
   );

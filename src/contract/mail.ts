@@ -28,6 +28,8 @@ export interface MailingLine {
     readonly on: number;
     readonly at: string;
   };
+  /** The schedule in words. */
+  readonly says: string;
   readonly people: readonly number[];
   readonly teams: readonly number[];
   readonly skipEmpty: boolean;

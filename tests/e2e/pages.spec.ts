@@ -74,7 +74,7 @@ const PAGES = [
 
 for (const theme of ["day", "night"] as const) {
   test(`axe finds nothing serious on any page by ${theme}`, async ({ page, context }) => {
-    test.setTimeout(300_000);
+    test.setTimeout(900_000);
     await page.goto("/sign-in");
     expect(await seriousIn(page)).toEqual([]);
     await signIn(page, "runa");

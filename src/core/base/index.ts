@@ -1,4 +1,5 @@
 export * from "./problem";
 export * from "./nearest";
 export * from "./compare";
+export * from "./integer";
 export * from "./number";

@@ -1,4 +1,5 @@
 import { Decimal } from "decimal.js";
+import { groupedDigits } from "./integer";
 
 /** Exact decimals as texts ("57.5"); 40 digits carry every quotient we show. */
 export const Exact = Decimal.clone({
@@ -19,8 +20,8 @@ export function decimalText(value: Decimal.Value, places = 12): string {
 export function numberText(value: Decimal.Value, places = 2): string {
   const text = new Exact(value).toDecimalPlaces(places, Decimal.ROUND_HALF_UP).toFixed();
   const [whole, rest] = text.replace("-", "").split(".");
-  const grouped = whole.replace(/\B(?=(\d{3})+$)/g, "\u202f");
-  return (text.startsWith("-") ? "\u2212" : "") + grouped + (rest ? "." + rest : "");
+  const sign = text.startsWith("-") ? "\u2212" : "";
+  return sign + groupedDigits(whole) + (rest ? "." + rest : "");
 }
 
 /** Minutes for people: "25 min", "1 h 30 min", "3 d 4 h", "41 d", "−3 h". */

@@ -1,3 +1,4 @@
+import type { MailingLine } from "@/contract/mail";
 import { printReport } from "@/core/kinds";
 import { createTransport } from "nodemailer";
 import { fine, refused, type Result } from "@/core/base";
@@ -44,7 +45,10 @@ export interface MailingToSave {
 }
 
 /** The mailings that one made, or all of them for administrators. */
-export const listMailings = mailingsOf;
+export async function listMailings(em: EntityManager, viewer: Viewer): Promise<MailingLine[]> {
+  const lines = await mailingsOf(em, viewer);
+  return lines.map((line) => ({ ...line, says: scheduleText(line.schedule) }));
+}
 
 export async function saveMailing(
   em: EntityManager,

@@ -1,4 +1,5 @@
-export { Sharing, type SharingProps } from "./Sharing";
-export { Mailing, type MailingProps } from "./Mailing";
-export { Download, type DownloadProps } from "./Download";
-export { FindThing } from "./FindThing";
+import { laterDialog } from "../kit";
+
+export const Sharing = laterDialog(() => import("./Sharing"), "Sharing");
+export const Mailing = laterDialog(() => import("./Mailing"), "Mailing");
+export const Download = laterDialog(() => import("./Download"), "Download");

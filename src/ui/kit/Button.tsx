@@ -1,5 +1,5 @@
 "use client";
-import { Button as AriaButton, ToggleButton as AriaToggle } from "react-aria-components";
+import { Button as AriaButton } from "react-aria-components";
 import styled, { css } from "styled-components";
 
 const look = css<{ $look?: "plain" | "line" | "solid"; $small?: boolean; $icon?: boolean }>`
@@ -38,13 +38,6 @@ const look = css<{ $look?: "plain" | "line" | "solid"; $small?: boolean; $icon?:
 
 /** A button is a verb: plain by default, `line` for the next best, `solid` for the one of the room. */
 export const Button = styled(AriaButton)<{
-  $look?: "plain" | "line" | "solid";
-  $small?: boolean;
-  $icon?: boolean;
-}>`
-  ${look}
-`;
-export const ToggleButton = styled(AriaToggle)<{
   $look?: "plain" | "line" | "solid";
   $small?: boolean;
   $icon?: boolean;

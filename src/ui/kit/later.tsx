@@ -18,3 +18,14 @@ export function later<N extends string, M extends { readonly [K in N]: AnyCompon
     );
   };
 }
+
+/** The same for a dialog: it is fetched when it is first opened. */
+export function laterDialog<N extends string, M extends { readonly [K in N]: AnyComponent }>(
+  load: () => Promise<M>,
+  name: N,
+): ComponentType<ComponentProps<M[N]>> {
+  const Opened = later(load, name) as AnyComponent;
+  return function LaterDialog(props: { readonly isOpen: boolean }) {
+    return props.isOpen ? <Opened {...props} /> : null;
+  } as AnyComponent;
+}

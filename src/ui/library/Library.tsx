@@ -9,14 +9,26 @@ import styled from "styled-components";
 import type { Thing } from "@/core/catalog";
 
 import { Sharing } from "../handing";
-import { ask, Button, Choice, Empty, Mast, Notice, Page, Purpose, Title } from "../kit";
+import {
+  ask,
+  Button,
+  Choice,
+  Empty,
+  laterDialog,
+  Mast,
+  Notice,
+  Page,
+  Purpose,
+  Title,
+} from "../kit";
 import { Sketch } from "../report";
-import { Bin } from "./Bin";
 import { BringIn } from "./BringIn";
 import { Filters } from "./Filters";
 import { ReportRow } from "./ReportRow";
 import { Rows } from "./rows";
 import { isFound, ORDERS, shelvesOf, textsOf, type Order, type Shelf } from "./shelves";
+
+const Bin = laterDialog(() => import("./Bin"), "Bin");
 
 const SearchBox = styled.div`
   background: var(--sand);

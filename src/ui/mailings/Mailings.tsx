@@ -5,9 +5,8 @@ import { Mail, Paperclip, RefreshCw } from "lucide-react";
 import Link from "next/link";
 import { useState } from "react";
 import styled from "styled-components";
-import { numberText } from "@/core/base";
+import { integerText } from "@/core/base";
 import type { Thing } from "@/core/catalog";
-import { scheduleText } from "@/core/delivery";
 
 import { Mailing } from "../handing";
 import { ask, Button, Empty, Mast, Page, Purpose, tell, Title } from "../kit";
@@ -250,7 +249,7 @@ function GoingOut({
                 {line.name || "A report that is gone"}
               </Link>
               <small>
-                {scheduleText(line.schedule)}, to {names(line) || "nobody"}
+                {line.says}, to {names(line) || "nobody"}
                 {line.skipEmpty ? ", skipped when empty" : ""}
               </small>
             </div>
@@ -337,7 +336,7 @@ function MailRoom({ first, seesAll }: { first: readonly MailLine[]; seesAll: boo
           }}
         >
           <Mail size={16} aria-hidden />
-          &nbsp; {numberText(mails.length)} {seesAll ? "in the mail room" : "for you"}
+          &nbsp; {integerText(mails.length)} {seesAll ? "in the mail room" : "for you"}
           <span style={{ marginLeft: "auto" }} />
           <Button
             $small
@@ -380,7 +379,7 @@ function MailRoom({ first, seesAll }: { first: readonly MailLine[]; seesAll: boo
                 <Paperclip size={16} aria-hidden />
                 {file.name}
                 <span style={{ fontWeight: 400, color: "var(--ink-2)" }}>
-                  {numberText(Math.ceil(file.bytes / 1024))} KB
+                  {integerText(Math.ceil(file.bytes / 1024))} KB
                 </span>
               </a>
             ))}

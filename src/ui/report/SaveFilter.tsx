@@ -1,14 +1,13 @@
 "use client";
 import type { FilterLine } from "@/contract/library";
 import type { Report } from "@/core/kinds";
-import { useQuery } from "@tanstack/react-query";
-import Link from "next/link";
 import { useState, type FormEvent } from "react";
 import type { AskContext } from "@/core/catalog";
 
 import { conditionText } from "@/core/sentence";
 
-import { ask, AskProblem, Button, Dialog, Field, tell, Waiting } from "../kit";
+import { FilterUses } from "./FilterUses";
+import { ask, AskProblem, Button, Dialog, Field, tell } from "../kit";
 
 interface SaveFilterProps {
   readonly context: AskContext;
@@ -77,33 +76,5 @@ export function SaveFilter({ context, report, kept, isOpen, onClose, onSaved }: 
         </div>
       </form>
     </Dialog>
-  );
-}
-
-/** The reports that change with a saved filter. */
-export function FilterUses({ id }: { id: number }) {
-  const { data, error } = useQuery({
-    queryKey: ["filterUses", id],
-    queryFn: ({ signal }) => ask("filterUses", { id }, signal),
-  });
-  if (error) return <p role="alert">{error.message}</p>;
-  if (!data) return <Waiting>Looking for the reports that use it …</Waiting>;
-  if (data.length === 0)
-    return <p style={{ color: "var(--ink-2)" }}>No report that you may read uses it.</p>;
-  return (
-    <div>
-      <p style={{ fontWeight: 600 }}>
-        {data.length === 1
-          ? "This report changes with it:"
-          : `These ${data.length} reports change with it:`}
-      </p>
-      <ul style={{ maxHeight: 160, overflow: "auto" }}>
-        {data.map((report) => (
-          <li key={report.id}>
-            <Link href={`/reports/${report.id}`}>{report.name}</Link>
-          </li>
-        ))}
-      </ul>
-    </div>
   );
 }

@@ -1,6 +1,6 @@
 export { ReportRoom } from "./ReportRoom";
 export { Sketch } from "./Sketch";
-export { FilterUses } from "./SaveFilter";
+export { FilterUses } from "./FilterUses";
 export { RecordsTable } from "./RecordsTable";
 export { OpenedRecords, PartRecords } from "./OpenedRecords";
 export { partOf } from "./Drawer";

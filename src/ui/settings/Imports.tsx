@@ -8,7 +8,7 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { FileTrigger, DropZone } from "react-aria-components";
 import styled from "styled-components";
-import { numberText } from "@/core/base";
+import { integerText } from "@/core/base";
 
 import { ask, Button, Choice, Mast, Notice, Page, Purpose, tell, Title } from "../kit";
 import { Leaves } from "./Leaves";
@@ -243,7 +243,7 @@ function Shown({
   const read = state.tables.reduce((sum, table) => sum + table.read, 0);
   const isRunning = RUNNING.includes(state.state);
   const totals = (pick: (table: ImportState["tables"][number]) => number) =>
-    numberText(state.tables.reduce((sum, table) => sum + pick(table), 0));
+    integerText(state.tables.reduce((sum, table) => sum + pick(table), 0));
   return (
     <>
       <Body>
@@ -252,7 +252,7 @@ function Shown({
             {
               {
                 reading: `Dry run: ${state.doing}. Nothing is written yet; you may leave this page.`,
-                checked: `Dry run: ${numberText(read)} rows read. Nothing is written yet.`,
+                checked: `Dry run: ${integerText(read)} rows read. Nothing is written yet.`,
                 asks: "Some statuses are described by no file. Say of which stage they are.",
                 writing: `Writing: ${state.doing}. You may leave this page.`,
                 done: "It came in.",
@@ -307,11 +307,11 @@ function Shown({
               {state.tables.map((table) => (
                 <tr key={table.file}>
                   <td>{table.file}</td>
-                  <td>{numberText(table.read)}</td>
-                  <td>{numberText(table.fresh)}</td>
-                  <td>{numberText(table.changed)}</td>
-                  <td>{numberText(table.same)}</td>
-                  <td>{numberText(table.refused)}</td>
+                  <td>{integerText(table.read)}</td>
+                  <td>{integerText(table.fresh)}</td>
+                  <td>{integerText(table.changed)}</td>
+                  <td>{integerText(table.same)}</td>
+                  <td>{integerText(table.refused)}</td>
                 </tr>
               ))}
               <tr className="sum">
@@ -398,7 +398,7 @@ function Shown({
             >
               {state.state === "checked"
                 ? fresh
-                  ? `Bring in ${numberText(fresh)}`
+                  ? `Bring in ${integerText(fresh)}`
                   : "Nothing new to bring in"
                 : "Bring in"}
             </Button>

@@ -5,6 +5,7 @@ import { useState, type ReactNode } from "react";
 import { I18nProvider, RouterProvider } from "react-aria-components";
 import { ServerStyleSheet, StyleSheetManager } from "styled-components";
 import { Toasts } from "../kit";
+import { useTroubleAtHand } from "./LaterTrouble";
 import { GlobalStyle } from "../tokens";
 
 /** Styles on the server, links without reloads, one cache of answers, and the place for messages. */
@@ -16,6 +17,7 @@ export function Frame({ children }: { children: ReactNode }) {
       }),
   );
   const router = useRouter();
+  useTroubleAtHand();
   return (
     <Styles>
       <GlobalStyle />

@@ -1,7 +1,6 @@
 "use client";
 import styled from "styled-components";
-import { Dialog } from "../kit";
-import { shortcutLines } from "../kit/shortcuts";
+import { Dialog, shortcutLines } from "../kit";
 
 const List = styled.dl`
   display: grid;

@@ -6,6 +6,7 @@ import { useEffect, useId, useState, type KeyboardEvent } from "react";
 import styled from "styled-components";
 
 import { ask, Dialog } from "../kit";
+import { takeTyped } from "./typedAhead";
 
 const ICONS = {
   item: Ticket,
@@ -66,9 +67,16 @@ const Box = styled.div`
 `;
 
 /** Takes a sentence, a name or an item key, from anywhere. */
-export function QuickBox({ onClose }: { onClose: () => void }) {
+export const QuickBox = ({ onClose }: { onClose: () => void }) => (
+  <Dialog label="Say or find" isOpen onOpenChange={onClose}>
+    <Finder onClose={onClose} />
+  </Dialog>
+);
+
+function Finder({ onClose }: { onClose: () => void }) {
   const [words, setWords] = useState("");
   const [asked, setAsked] = useState("");
+  useEffect(() => setWords((now) => now + takeTyped()), []);
   const [at, setAt] = useState(0);
   const router = useRouter();
   const id = useId();
@@ -95,44 +103,42 @@ export function QuickBox({ onClose }: { onClose: () => void }) {
   };
   const list = asked.trim() ? found : [];
   return (
-    <Dialog label="Say or find" isOpen onOpenChange={onClose}>
-      <Box>
-        <input
-          autoFocus
-          role="combobox"
-          aria-expanded={list.length > 0}
-          aria-controls={id}
-          aria-activedescendant={list[at] ? `${id}-${at}` : undefined}
-          aria-label="Say what to count, or find something"
-          placeholder="count faults by service, a name, or D1204"
-          value={words}
-          onChange={(event) => setWords(event.target.value)}
-          onKeyDown={onKeyDown}
-          maxLength={10_000}
-        />
-        <ul id={id} role="listbox" aria-label="Found">
-          {list.map((one, i) => {
-            const Icon = ICONS[one.kind];
-            return (
-              <li
-                key={one.href}
-                id={`${id}-${i}`}
-                role="option"
-                aria-selected={i === at}
-                onClick={() => go(one.href)}
-                onMouseEnter={() => setAt(i)}
-              >
-                <Icon aria-hidden />
-                <span>{one.words}</span>
-                <em>{one.about}</em>
-              </li>
-            );
-          })}
-        </ul>
-        {words.trim() !== "" && list.length === 0 && !isFetching && asked === words && (
-          <p role="status">Nothing is called that, and it is not a sentence.</p>
-        )}
-      </Box>
-    </Dialog>
+    <Box>
+      <input
+        autoFocus
+        role="combobox"
+        aria-expanded={list.length > 0}
+        aria-controls={id}
+        aria-activedescendant={list[at] ? `${id}-${at}` : undefined}
+        aria-label="Say what to count, or find something"
+        placeholder="count faults by service, a name, or D1204"
+        value={words}
+        onChange={(event) => setWords(event.target.value)}
+        onKeyDown={onKeyDown}
+        maxLength={10_000}
+      />
+      <ul id={id} role="listbox" aria-label="Found">
+        {list.map((one, i) => {
+          const Icon = ICONS[one.kind];
+          return (
+            <li
+              key={one.href}
+              id={`${id}-${i}`}
+              role="option"
+              aria-selected={i === at}
+              onClick={() => go(one.href)}
+              onMouseEnter={() => setAt(i)}
+            >
+              <Icon aria-hidden />
+              <span>{one.words}</span>
+              <em>{one.about}</em>
+            </li>
+          );
+        })}
+      </ul>
+      {words.trim() !== "" && list.length === 0 && !isFetching && asked === words && (
+        <p role="status">Nothing is called that, and it is not a sentence.</p>
+      )}
+    </Box>
   );
 }

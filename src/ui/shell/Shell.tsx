@@ -9,6 +9,7 @@ import { later, useShortcuts, type Shortcut } from "../kit";
 import { Mark } from "./Mark";
 import { PinList, PinMenu } from "./Pins";
 import { Beside, Skip, Spine } from "./Spine";
+import { keepTyped } from "./typedAhead";
 import { You, type ViewerWords } from "./You";
 
 const loadQuickBox = () => import("./QuickBox");
@@ -39,7 +40,11 @@ const everywhere = (call: (what: Called) => void): Shortcut[] => [
 /** The spine with the rooms, and what can be called up from every room. */
 export function Shell({ viewer, workspace, pins, children }: ShellProps) {
   const path = usePathname();
-  const [called, call] = useState<Called | null>(null);
+  const [called, setCalled] = useState<Called | null>(null);
+  const call = (what: Called) => {
+    if (what === "quick box" && called !== what) keepTyped();
+    setCalled(what);
+  };
   const [wide, setWide] = useState(false);
   useEffect(() => setWide(localStorage.getItem("gt_spine") === "wide"), []);
   useShortcuts(everywhere(call), "everywhere");
@@ -53,7 +58,7 @@ export function Shell({ viewer, workspace, pins, children }: ShellProps) {
     localStorage.setItem("gt_spine", wide ? "narrow" : "wide");
     setWide(!wide);
   };
-  const close = () => call(null);
+  const close = () => setCalled(null);
   return (
     <Beside $wide={wide}>
       <Skip href="#room">To the page</Skip>

@@ -1,38 +1,9 @@
 "use client";
-import Link from "next/link";
 import { useEffect, useState } from "react";
-import styled from "styled-components";
 import { Button } from "../kit";
+import Link from "next/link";
+import { TroubleBox } from "./TroubleBox";
 
-const Box = styled.main`
-  min-height: 100vh;
-  display: grid;
-  place-content: center;
-  gap: 16px;
-  padding: 32px;
-  max-width: 60ch;
-  margin: 0 auto;
-  h1 {
-    font: 560 38px/42px var(--serif);
-    letter-spacing: -0.02em;
-  }
-  p {
-    font: 400 19px/27px var(--serif);
-    color: var(--ink-2);
-  }
-  code {
-    font:
-      400 14px/20px ui-monospace,
-      monospace;
-    overflow-wrap: anywhere;
-  }
-  .ways {
-    display: flex;
-    gap: 12px;
-    align-items: center;
-    flex-wrap: wrap;
-  }
-`;
 const LOOKS_EVERY_MS = 2000;
 
 const isHealthy = async (): Promise<boolean> =>
@@ -72,7 +43,7 @@ export function Trouble({ error, onBack }: { error: Error; onBack: () => void })
   }, [healthy, wasDown]);
   if (healthy && !wasDown) return <Fault error={error} onBack={onBack} />;
   return (
-    <Box>
+    <TroubleBox>
       <h1>{healthy === null ? "One moment" : "The records cannot be reached"}</h1>
       <p role="status">
         Nothing is lost. This page looks again every two seconds and comes back by itself.
@@ -82,14 +53,14 @@ export function Trouble({ error, onBack }: { error: Error; onBack: () => void })
           Look now
         </Button>
       </div>
-    </Box>
+    </TroubleBox>
   );
 }
 
 /** A fault of ours in drawing a page. What was being made is kept as a draft, as it always is. */
 function Fault({ error, onBack }: { error: Error & { digest?: string }; onBack: () => void }) {
   return (
-    <Box role="alert">
+    <TroubleBox role="alert">
       <h1>This page could not be drawn</h1>
       <p>
         The fault is ours, and the server is well. What you were making is kept as you typed it;
@@ -105,17 +76,6 @@ function Fault({ error, onBack }: { error: Error & { digest?: string }; onBack: 
         </Button>
         <Link href="/">Go to the dashboards</Link>
       </div>
-    </Box>
+    </TroubleBox>
   );
 }
-
-/** The same for what does not exist and for what may not be seen. */
-export const NothingHere = () => (
-  <Box>
-    <h1>There is nothing here</h1>
-    <p>It may have been taken away, or it is not yours to see.</p>
-    <div>
-      <Link href="/">Go to the dashboards</Link>
-    </div>
-  </Box>
-);

@@ -1,4 +1,5 @@
 export { Frame } from "./Frame";
 export { Shell } from "./Shell";
 export { Mark } from "./Mark";
-export { Trouble, NothingHere } from "./Trouble";
+export { LaterTrouble } from "./LaterTrouble";
+export { NothingHere } from "./NothingHere";

@@ -1,14 +1,12 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { tell, later } from "../../kit";
+import { Download, Mailing, Sharing } from "../../handing";
 import { proposedName } from "../draft";
 import type { Room } from "./useReportRoom";
 
 const SaveDialog = later(() => import("../SaveDialog"), "SaveDialog");
 const Conflict = later(() => import("../Conflict"), "Conflict");
-const Sharing = later(() => import("../../handing/Sharing"), "Sharing");
-const Mailing = later(() => import("../../handing/Mailing"), "Mailing");
-const Download = later(() => import("../../handing/Download"), "Download");
 const Versions = later(() => import("../Versions"), "Versions");
 const SaveFilter = later(() => import("../SaveFilter"), "SaveFilter");
 
