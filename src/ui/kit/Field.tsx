@@ -1,15 +1,11 @@
 "use client";
-import { useId, type ReactNode } from "react";
 import {
   FieldError,
   Input as AriaInput,
   Label,
   TextField,
-  Checkbox as AriaCheckbox,
-  type CheckboxProps,
   type TextFieldProps,
 } from "react-aria-components";
-import { Check } from "lucide-react";
 import styled from "styled-components";
 
 export const Input = styled(AriaInput)`
@@ -70,115 +66,5 @@ export function Field({
       <Input placeholder={placeholder} />
       <FieldError className="error">{error}</FieldError>
     </Wrap>
-  );
-}
-
-const CheckWrap = styled(AriaCheckbox)`
-  display: inline-flex;
-  align-items: center;
-  gap: 8px;
-  cursor: pointer;
-  min-height: 26px;
-  .box {
-    width: 15px;
-    height: 15px;
-    box-shadow: inset 0 0 0 1.5px var(--plum);
-    border-radius: 2px;
-    display: inline-grid;
-    place-items: center;
-    flex: none;
-  }
-  .box svg {
-    width: 12px;
-    height: 12px;
-    visibility: hidden;
-  }
-  &[data-selected] .box {
-    background: var(--plum);
-    color: var(--on-plum);
-  }
-  &[data-selected] .box svg {
-    visibility: visible;
-  }
-  &[data-focus-visible] {
-    outline: none;
-    box-shadow: none;
-  }
-  &[data-focus-visible] .box {
-    outline: 3px solid var(--plum);
-    outline-offset: 2px;
-  }
-  &[data-disabled] {
-    color: var(--ink-3);
-    cursor: default;
-  }
-`;
-
-export function Checkbox({
-  children,
-  ...props
-}: Omit<CheckboxProps, "children"> & { children?: ReactNode }) {
-  return (
-    <CheckWrap {...props}>
-      <span className="box">
-        <Check strokeWidth={3} aria-hidden />
-      </span>
-      {children}
-    </CheckWrap>
-  );
-}
-
-const SelectWrap = styled.label`
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  gap: 10px;
-  min-height: 30px;
-  font-size: 13px;
-  color: var(--ink-2);
-  select {
-    height: 28px;
-    border: 0;
-    background: var(--salt);
-    box-shadow: inset 0 -2px 0 var(--plum);
-    border-radius: 3px 3px 0 0;
-    padding: 0 6px;
-    font-weight: 600;
-    color: var(--ink);
-    max-width: 190px;
-  }
-`;
-
-/** A short choice between known words; the browser's own list, with its keys. */
-export function Choice<T extends string>({
-  label,
-  value,
-  options,
-  onChange,
-  hideLabel,
-}: {
-  label: string;
-  value: T;
-  options: readonly (readonly [T, string])[];
-  onChange: (value: T) => void;
-  hideLabel?: boolean;
-}) {
-  const id = useId();
-  return (
-    <SelectWrap htmlFor={id}>
-      {!hideLabel && <span>{label}</span>}
-      <select
-        id={id}
-        aria-label={hideLabel ? label : undefined}
-        value={value}
-        onChange={(event) => onChange(event.target.value as T)}
-      >
-        {options.map(([key, words]) => (
-          <option key={key} value={key}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </SelectWrap>
   );
 }

@@ -1,4 +1,6 @@
 export * from "./Button";
+export { Checkbox } from "./Checkbox";
+export { Choice } from "./Choice";
 export * from "./Field";
 export { Dialog } from "./Dialog";
 export { MenuButton, type MenuEntry } from "./MenuButton";
@@ -12,4 +14,4 @@ export { Guard } from "./Guard";
 export { shortcutLines, useShortcuts, type Shortcut } from "./shortcuts";
 export { useAddress, type InAddress } from "./address";
 export { undoKeys, useUndo, type Undoable } from "./undo";
-export { later, laterDialog } from "./later";
+export { later, laterDialog, useFetchAhead } from "./later";

@@ -1,5 +1,5 @@
 "use client";
-import { lazy, Suspense, type ComponentProps, type ComponentType } from "react";
+import { lazy, Suspense, useEffect, type ComponentProps, type ComponentType } from "react";
 
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- any component at all; its own props are kept
 type AnyComponent = ComponentType<any>;
@@ -19,13 +19,28 @@ export function later<N extends string, M extends { readonly [K in N]: AnyCompon
   };
 }
 
-/** The same for a dialog: it is fetched when it is first opened. */
+const QUIET_MS = 250;
+
+/** Fetches code soon after the page is there, so that what it opens is at hand when keys call for it. */
+export function useFetchAhead(...loads: readonly (() => Promise<unknown>)[]): void {
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      for (const load of loads) void load().catch(() => undefined);
+    }, QUIET_MS);
+    return () => clearTimeout(timer);
+  }, []); // eslint-disable-line react-hooks/exhaustive-deps
+}
+
+const loadBox = () => import("./overlays/DialogBox");
+
+/** The same for a dialog: no page carries it, and it is fetched soon after its page is there. */
 export function laterDialog<N extends string, M extends { readonly [K in N]: AnyComponent }>(
   load: () => Promise<M>,
   name: N,
 ): ComponentType<ComponentProps<M[N]>> {
   const Opened = later(load, name) as AnyComponent;
   return function LaterDialog(props: { readonly isOpen: boolean }) {
+    useFetchAhead(loadBox, load);
     return props.isOpen ? <Opened {...props} /> : null;
   } as AnyComponent;
 }

@@ -3,15 +3,16 @@ import type { Sent } from "@/contract/acts";
 import type { Stage } from "@/core/catalog";
 import type { ImportState } from "@/contract/workspace";
 import { useQuery } from "@tanstack/react-query";
-import { Download, FileUp } from "lucide-react";
+import { Download } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { FileTrigger, DropZone } from "react-aria-components";
 import styled from "styled-components";
 import { integerText } from "@/core/base";
 
-import { ask, Button, Choice, Mast, Notice, Page, Purpose, tell, Title } from "../kit";
+import { ask, Button, Choice, later, Mast, Notice, Page, Purpose, tell, Title } from "../kit";
 import { Leaves } from "./Leaves";
+
+const DropArea = later(() => import("./DropArea"), "DropArea");
 
 const Body = styled.div`
   padding: 16px 32px 120px;
@@ -174,35 +175,7 @@ export function Imports({ last, workspace }: { last: readonly ImportState[]; wor
       <Leaves />
       {!state && (
         <Body>
-          <DropZone
-            className="drop"
-            onDrop={(event) => {
-              const [item] = event.items;
-              if (item?.kind === "file") void item.getFile().then(upload);
-            }}
-          >
-            <p>
-              A bundle is a .zip of CSV files; only <b>items.csv</b> is needed. Nothing is written
-              until you have seen what would come in.
-            </p>
-            <FileTrigger
-              acceptedFileTypes={[".zip", ".csv", ".tsv"]}
-              onSelect={(files) => files?.[0] && void upload(files[0])}
-            >
-              <Button $look="solid" isDisabled={sending !== null}>
-                <FileUp aria-hidden />
-                {sending ? `Sending ${sending} …` : "Choose a file"}
-              </Button>
-            </FileTrigger>
-            {error && (
-              <p
-                role="alert"
-                style={{ color: "var(--alarm)", font: "400 13.5px/20px var(--sans)" }}
-              >
-                {error}
-              </p>
-            )}
-          </DropZone>
+          <DropArea sending={sending} error={error} onFile={(file) => void upload(file)} />
           {last.length > 0 && (
             <section>
               <h2>Before</h2>

@@ -1,11 +1,13 @@
 "use client";
 import type { PersonLine } from "@/contract/workspace";
-import { Copy, Link2 } from "lucide-react";
+import { Link2 } from "lucide-react";
 import { useState } from "react";
 import styled from "styled-components";
 
-import { ask, Button, Dialog, Field, Mast, Page, Purpose, tell, Title } from "../kit";
+import { ask, Button, Field, laterDialog, Mast, Page, Purpose, tell, Title } from "../kit";
 import { Leaves } from "./Leaves";
+
+const InviteLink = laterDialog(() => import("./InviteLink"), "InviteLink");
 
 const Table = styled.table`
   border-collapse: collapse;
@@ -105,31 +107,7 @@ export function People({ people }: { people: readonly PersonLine[] }) {
         </tbody>
       </Table>
       {found.length === 0 && <p style={{ padding: "0 32px" }}>Nobody is called that.</p>}
-      <Dialog
-        title={`A link for ${link?.name ?? ""}`}
-        isOpen={link !== null}
-        onOpenChange={(open) => !open && setLink(null)}
-      >
-        <p style={{ marginBottom: 12 }}>
-          It works once, for 7 days. Send it to nobody else; it is shown only here.
-        </p>
-        <Field label="Link" value={link?.href ?? ""} isReadOnly />
-        <div style={{ display: "flex", justifyContent: "flex-end", gap: 8, marginTop: 16 }}>
-          <Button onPress={() => setLink(null)}>Close</Button>
-          <Button
-            $look="solid"
-            onPress={() =>
-              void navigator.clipboard.writeText(link?.href ?? "").then(
-                () => tell("The link is copied."),
-                () => tell("This browser does not let pages copy; select the link instead."),
-              )
-            }
-          >
-            <Copy aria-hidden />
-            Copy
-          </Button>
-        </div>
-      </Dialog>
+      {link && <InviteLink {...link} isOpen onClose={() => setLink(null)} />}
     </Page>
   );
 }

@@ -1,6 +1,5 @@
 "use client";
-import { useEffect } from "react";
-import { later } from "../kit";
+import { later, useFetchAhead } from "../kit";
 import type { Trouble } from "./Trouble";
 
 const load = () => import("./Trouble");
@@ -19,9 +18,4 @@ const Unreachable: typeof Trouble = () => (
 export const LaterTrouble = later(() => load().catch(() => ({ Trouble: Unreachable })), "Trouble");
 
 /** Fetches it while the server still answers. */
-export function useTroubleAtHand(): void {
-  useEffect(() => {
-    const timer = setTimeout(() => void load().catch(() => undefined), 2_000);
-    return () => clearTimeout(timer);
-  }, []);
-}
+export const useTroubleAtHand = (): void => useFetchAhead(load);

@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { TroubleBox } from "./TroubleBox";
 
 /** The same for what does not exist and for what may not be seen. */
@@ -8,7 +7,8 @@ export const NothingHere = () => (
     <h1>There is nothing here</h1>
     <p>It may have been taken away, or it is not yours to see.</p>
     <div>
-      <Link href="/">Go to the dashboards</Link>
+      {/* eslint-disable-next-line @next/next/no-html-link-for-pages -- no router is needed to leave */}
+      <a href="/">Go to the dashboards</a>
     </div>
   </TroubleBox>
 );

@@ -5,7 +5,7 @@ import { usePathname } from "next/navigation";
 import { useEffect, useState, type ReactNode } from "react";
 import { Button } from "react-aria-components";
 import type { PinLine } from "@/contract/library";
-import { later, useShortcuts, type Shortcut } from "../kit";
+import { later, useFetchAhead, useShortcuts, type Shortcut } from "../kit";
 import { Mark } from "./Mark";
 import { PinList, PinMenu } from "./Pins";
 import { Beside, Skip, Spine } from "./Spine";
@@ -39,6 +39,7 @@ const everywhere = (call: (what: Called) => void): Shortcut[] => [
 
 /** The spine with the rooms, and what can be called up from every room. */
 export function Shell({ viewer, workspace, pins, children }: ShellProps) {
+  useFetchAhead(loadQuickBox);
   const path = usePathname();
   const [called, setCalled] = useState<Called | null>(null);
   const call = (what: Called) => {

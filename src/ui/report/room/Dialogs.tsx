@@ -1,11 +1,12 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { tell, later } from "../../kit";
+import { tell, later, useFetchAhead } from "../../kit";
 import { Download, Mailing, Sharing } from "../../handing";
 import { proposedName } from "../draft";
 import type { Room } from "./useReportRoom";
 
-const SaveDialog = later(() => import("../SaveDialog"), "SaveDialog");
+const loadSaveDialog = () => import("../SaveDialog");
+const SaveDialog = later(loadSaveDialog, "SaveDialog");
 const Conflict = later(() => import("../Conflict"), "Conflict");
 const Versions = later(() => import("../Versions"), "Versions");
 const SaveFilter = later(() => import("../SaveFilter"), "SaveFilter");
@@ -13,6 +14,7 @@ const SaveFilter = later(() => import("../SaveFilter"), "SaveFilter");
 /** What is open over the room; the code of each comes when it is. */
 export function Dialogs(room: Room) {
   const { state, saving } = room;
+  useFetchAhead(loadSaveDialog);
   return (
     <>
       {saving.asks && <Naming {...room} />}
