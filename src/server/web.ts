@@ -11,6 +11,8 @@ export { deskOf, type Desk } from "./viewer/viewpoint";
 export * from "./accounts/signIn";
 export { apiAnswer, apiRecords, type Reply } from "./api/answer";
 export { ourBug, tooSlow, unreachable, badRequest } from "./api/problems";
+export { beginTiles } from "./dashboards/tile";
+export { beginFigure } from "./reports/begin";
 export { askFigure, askRecords, askValues } from "./reports/room";
 export { answerWorkings } from "./reports/answerReport";
 export * from "./library/reports";

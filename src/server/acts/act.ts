@@ -1,8 +1,6 @@
-import { checkReport, type Report } from "@/core/kinds";
 import type { ActContract } from "@/contract/act";
 import { type EntityManager, type Role } from "@/data";
 import type { Clock } from "../clock";
-import { Refused } from "../refused";
 import type { Desk } from "../viewer/viewpoint";
 
 /** Who does an act, when, and through which session. */
@@ -27,10 +25,3 @@ export type ActsOf<C> = {
     ? Act<Asked, Answer>
     : never;
 };
-
-/** Sent definitions are checked before they are planned. */
-export function checked<R extends Report>(report: R, { view }: Desk): R {
-  const problems = checkReport(report, view);
-  if (problems.length) throw new Refused(problems);
-  return report;
-}

@@ -5,10 +5,11 @@ import { compareWith, quickLook } from "../reports/compare";
 import { runPlan } from "@/data";
 import { planForecast } from "@/core/kinds/planned";
 import { askSprint } from "../sprints/sprintRoom";
-import { loadReport } from "../library/reports";
+import { answerTile } from "../dashboards/tile";
 
 import type { figureActs as contracts } from "@/contract/figures";
-import { type ActsOf, checked } from "./act";
+import { checked } from "../reports/checked";
+import type { ActsOf } from "./act";
 
 export const figureActs: ActsOf<typeof contracts> = {
   figure: {
@@ -56,17 +57,6 @@ export const figureActs: ActsOf<typeof contracts> = {
     },
   },
   tile: {
-    run: async ({ em, desk }, { report, stood }) => {
-      const kept = await loadReport(em, desk.viewer, report);
-      if (!kept) throw nothingHere();
-      const definition =
-        stood && !kept.definition.stood ? { ...kept.definition, stood } : kept.definition;
-      return {
-        name: kept.name,
-        definition,
-        dress: kept.dress,
-        shown: await askFigure(em, desk, checked(definition, desk), kept.dress),
-      };
-    },
+    run: ({ em, desk }, { report, stood }) => answerTile(em, desk, report, stood),
   },
 };

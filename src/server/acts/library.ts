@@ -17,7 +17,8 @@ import { saveMeasure } from "../library/measures";
 import { bringDefinition } from "../definitions/definitionFile";
 
 import type { libraryActs as contracts } from "@/contract/library";
-import { type ActsOf, checked } from "./act";
+import { checked } from "../reports/checked";
+import type { ActsOf } from "./act";
 
 export const libraryActs: ActsOf<typeof contracts> = {
   report: {

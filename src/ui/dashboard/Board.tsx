@@ -1,4 +1,5 @@
 "use client";
+import type { ShownTile } from "@/contract/figures";
 import type { KeptDashboard } from "@/contract/dashboards";
 import {
   GripVertical,
@@ -38,7 +39,7 @@ import {
 import { Mailing, Sharing } from "../handing";
 import { FigureBody, OpenedRecords, partOf, PartRecords } from "../report";
 import { movedUp, settleTiles, tileAfterKey } from "./layout";
-import { TileBody, type TileAnswer } from "./TileBody";
+import { TileBody } from "./TileBody";
 
 interface ReportName {
   readonly id: number;
@@ -241,12 +242,15 @@ export function Board({
   people,
   teams,
   mayBuild,
+  begun = {},
 }: {
   board: KeptDashboard;
   reports: readonly ReportName[];
   people: readonly Thing[];
   teams: readonly Thing[];
   mayBuild: boolean;
+  /** The answers of tiles that were begun with the page, by their reports. */
+  begun?: Readonly<Record<number, Promise<ShownTile | null>>>;
 }) {
   const [saved, setSaved] = useState<Arranged & { version: number }>({
     name: board.name,
@@ -255,15 +259,15 @@ export function Board({
     version: board.version,
   });
   const [arranging, setArranging] = useState(false);
-  const [opened, setOpened] = useState<{ answer: TileAnswer; mark: Mark | null } | null>(null);
-  const [expanded, setExpanded] = useState<TileAnswer | null>(null);
+  const [opened, setOpened] = useState<{ answer: ShownTile; mark: Mark | null } | null>(null);
+  const [expanded, setExpanded] = useState<ShownTile | null>(null);
   const [stamp, setStamp] = useState(0);
   const [stood, setStood] = useStood();
   const [pinned, setPinned] = useState(board.pinned);
   const [hands, setHands] = useState<"share" | "mail" | null>(null);
   const router = useRouter();
   const open = useCallback(
-    (answer: TileAnswer, mark: Mark | null) => setOpened({ answer, mark }),
+    (answer: ShownTile, mark: Mark | null) => setOpened({ answer, mark }),
     [],
   );
   useEffect(() => {
@@ -374,6 +378,7 @@ export function Board({
               onOpen={open}
               onExpand={setExpanded}
               stamp={stamp}
+              begun={begun[tile.report]}
               stood={stood}
             />
           )}
@@ -442,7 +447,7 @@ function useStood(): [string, (day: string) => void] {
 }
 
 /** A tile at full size: its figure with its table, or its rows. */
-function Enlarged({ answer, onOpen }: { answer: TileAnswer; onOpen: (mark: Mark) => void }) {
+function Enlarged({ answer, onOpen }: { answer: ShownTile; onOpen: (mark: Mark) => void }) {
   const { shown, definition, dress, name } = answer;
   if (shown.kind === "list")
     return (

@@ -1,22 +1,15 @@
 "use client";
+import type { ShownTile } from "@/contract/figures";
 import { type Report, type Shown } from "@/core/kinds";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { List, Maximize2, ScrollText } from "lucide-react";
 import Link from "next/link";
 import { memo } from "react";
 import styled from "styled-components";
-import type { Dress } from "@/core/definition";
 import type { Mark } from "@/core/figure";
 
-import { ask, Button } from "../kit";
+import { ask, Button, takeBegun } from "../kit";
 import { FigureBody } from "../report";
-
-export interface TileAnswer {
-  readonly name: string;
-  readonly definition: Report;
-  readonly dress: Dress;
-  readonly shown: Shown;
-}
 
 const GROUNDS: Partial<Record<NonNullable<Report["shape"]>, string>> = {
   number: "var(--tide)",
@@ -122,9 +115,11 @@ const Box = styled.article<{ $ground: string }>`
 
 interface TileProps {
   readonly report: number;
-  readonly onOpen: (answer: TileAnswer, mark: Mark | null) => void;
-  readonly onExpand?: (answer: TileAnswer) => void;
+  readonly onOpen: (answer: ShownTile, mark: Mark | null) => void;
+  readonly onExpand?: (answer: ShownTile) => void;
   readonly stamp: number;
+  /** Its answer, where it was begun with the page. */
+  readonly begun?: Promise<ShownTile | null>;
   /** The local day at whose end it is asked for; "" for now. */
   readonly stood?: string;
   readonly quiet?: boolean;
@@ -136,12 +131,15 @@ export const TileBody = memo(function TileBody({
   onOpen,
   onExpand,
   stamp,
+  begun,
   stood = "",
   quiet,
 }: TileProps) {
   const { data, error, refetch, isFetching } = useQuery({
     queryKey: ["tile", report, stamp, stood],
-    queryFn: ({ signal }) => ask("tile", { report, ...(stood ? { stood } : {}) }, signal),
+    queryFn: async ({ signal }) =>
+      (stood ? null : await takeBegun(begun)) ??
+      ask("tile", { report, ...(stood ? { stood } : {}) }, signal),
     staleTime: 240_000,
     placeholderData: keepPreviousData,
   });

@@ -1,6 +1,6 @@
 "use client";
-import type { ReactNode } from "react";
-import { later } from "./later";
+import type { ComponentProps, ComponentType, ReactNode } from "react";
+import { later, useFetchAhead, type AnyComponent } from "./later";
 
 const DialogBox = later(() => import("./overlays/DialogBox"), "DialogBox");
 
@@ -16,4 +16,16 @@ export interface DialogProps {
 /** A question that has to be answered before going on; it is fetched when it is first asked. */
 export function Dialog(props: DialogProps) {
   return props.isOpen ? <DialogBox {...props} /> : null;
+}
+
+/** A dialog of its own: no page carries it, and it is fetched soon after its page is there. */
+export function laterDialog<N extends string, M extends { readonly [K in N]: AnyComponent }>(
+  load: () => Promise<M>,
+  name: N,
+): ComponentType<ComponentProps<M[N]>> {
+  const Opened = later(load, name);
+  return function LaterDialog(props: ComponentProps<M[N]>) {
+    useFetchAhead(DialogBox, Opened);
+    return (props as DialogProps).isOpen ? <Opened {...props} /> : null;
+  };
 }

@@ -5,8 +5,7 @@ import { later } from "./later";
 import { useOpening } from "./Opens";
 import type { HangingProps } from "./overlays/Panel";
 
-const load = () => import("./overlays/MenuPanel");
-const MenuPanel = later(load, "MenuPanel");
+const MenuPanel = later(() => import("./overlays/MenuPanel"), "MenuPanel");
 
 /** One line of a menu: an act or a way. */
 export interface MenuEntry {
@@ -27,7 +26,7 @@ interface MenuButtonProps extends Pick<HangingProps, "label" | "placement"> {
 
 /** A button, and the menu that it opens. */
 export function MenuButton({ button, entries, ...menu }: MenuButtonProps) {
-  const opening = useOpening("menu", load);
+  const opening = useOpening("menu", MenuPanel.fetch);
   const { isOpen, setOpen, triggerRef } = opening;
   return (
     <>

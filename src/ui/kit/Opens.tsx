@@ -4,8 +4,7 @@ import { ButtonContext, type ButtonProps } from "react-aria-components";
 import { later } from "./later";
 import type { HangingProps } from "./overlays/Panel";
 
-const load = () => import("./overlays/Panel");
-const Panel = later(load, "Panel");
+const Panel = later(() => import("./overlays/Panel"), "Panel");
 
 /** Whether what a button opens is open, and what the button has to be told for it. */
 export function useOpening(popup: "dialog" | "menu", fetchAhead: () => Promise<unknown>) {
@@ -32,7 +31,7 @@ interface OpensProps extends Pick<HangingProps, "label" | "placement" | "maxHeig
 
 /** A button, and the panel that it opens beside itself; the panel's code comes when the button is approached. */
 export function Opens({ button, children, ...hanging }: OpensProps) {
-  const opening = useOpening("dialog", load);
+  const opening = useOpening("dialog", Panel.fetch);
   const { isOpen, setOpen, triggerRef } = opening;
   return (
     <>

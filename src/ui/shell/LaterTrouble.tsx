@@ -18,4 +18,4 @@ const Unreachable: typeof Trouble = () => (
 export const LaterTrouble = later(() => load().catch(() => ({ Trouble: Unreachable })), "Trouble");
 
 /** Fetches it while the server still answers. */
-export const useTroubleAtHand = (): void => useFetchAhead(load);
+export const useTroubleAtHand = (): void => useFetchAhead(LaterTrouble);

@@ -12,8 +12,7 @@ import { Beside, Skip, Spine } from "./Spine";
 import { keepTyped } from "./typedAhead";
 import { You, type ViewerWords } from "./You";
 
-const loadQuickBox = () => import("./QuickBox");
-const QuickBox = later(loadQuickBox, "QuickBox");
+const QuickBox = later(() => import("./QuickBox"), "QuickBox");
 const Keys = later(() => import("./Keys"), "Keys");
 
 interface ShellProps {
@@ -39,7 +38,7 @@ const everywhere = (call: (what: Called) => void): Shortcut[] => [
 
 /** The spine with the rooms, and what can be called up from every room. */
 export function Shell({ viewer, workspace, pins, children }: ShellProps) {
-  useFetchAhead(loadQuickBox);
+  useFetchAhead(QuickBox);
   const path = usePathname();
   const [called, setCalled] = useState<Called | null>(null);
   const call = (what: Called) => {
@@ -72,7 +71,7 @@ export function Shell({ viewer, workspace, pins, children }: ShellProps) {
           className="quick"
           aria-label="Say or find (Ctrl K)"
           onPress={() => call("quick box")}
-          onHoverStart={() => void loadQuickBox()}
+          onHoverStart={() => void QuickBox.fetch()}
         >
           <Search size={16} aria-hidden />
           {wide && (

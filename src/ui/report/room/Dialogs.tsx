@@ -5,8 +5,7 @@ import { Download, Mailing, Sharing } from "../../handing";
 import { proposedName } from "../draft";
 import type { Room } from "./useReportRoom";
 
-const loadSaveDialog = () => import("../SaveDialog");
-const SaveDialog = later(loadSaveDialog, "SaveDialog");
+const SaveDialog = later(() => import("../SaveDialog"), "SaveDialog");
 const Conflict = later(() => import("../Conflict"), "Conflict");
 const Versions = later(() => import("../Versions"), "Versions");
 const SaveFilter = later(() => import("../SaveFilter"), "SaveFilter");
@@ -14,7 +13,7 @@ const SaveFilter = later(() => import("../SaveFilter"), "SaveFilter");
 /** What is open over the room; the code of each comes when it is. */
 export function Dialogs(room: Room) {
   const { state, saving } = room;
-  useFetchAhead(loadSaveDialog);
+  useFetchAhead(SaveDialog);
   return (
     <>
       {saving.asks && <Naming {...room} />}

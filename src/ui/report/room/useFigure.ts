@@ -3,20 +3,21 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
 import type { AskContext } from "@/core/catalog";
 import type { Dress } from "@/core/definition";
-import { brokenParts, type Report, type Shown } from "@/core/kinds";
+import { brokenParts, printReport, type Report, type Shown } from "@/core/kinds";
 import type { Drawable } from "../../charts";
-import { ask } from "../../kit";
+import { ask, takeBegun } from "../../kit";
 import { measureWords, roomKindOf, trendOf } from "../kinds";
 
-/** The figure that came with the page, and what it is of. */
+/** The figure that was begun with the page, and what it answers. */
 export interface FirstFigure {
-  readonly report: Report;
+  readonly says: string;
   readonly dress: Dress;
-  readonly shown: Shown;
+  readonly shown: Promise<Shown | null>;
 }
 
-const sameAsked = (a: Pick<FirstFigure, "report" | "dress">, report: Report, dress: Dress) =>
-  JSON.stringify([a.report, a.dress]) === JSON.stringify([report, dress]);
+const isOf = (first: FirstFigure, report: Report, dress: Dress, context: AskContext): boolean =>
+  first.says === printReport(report, context.catalog) &&
+  JSON.stringify(first.dress) === JSON.stringify(dress);
 
 /** Asks for the figure of a report as it changes; until the next is there the last one stays. */
 export function useFigure(
@@ -37,10 +38,12 @@ export function useFigure(
     isPlaceholderData: isOld,
   } = useQuery({
     queryKey: ["figure", report, dress],
-    queryFn: ({ signal }) => ask("figure", { definition: report, dress }, signal),
+    queryFn: async ({ signal }) => {
+      const begun = first && isOf(first, report, dress, context) ? first.shown : undefined;
+      return (await takeBegun(begun)) ?? ask("figure", { definition: report, dress }, signal);
+    },
     placeholderData: keepPreviousData,
     enabled: isBegun && isWhole && !isRecords,
-    ...(first && sameAsked(first, report, dress) ? { initialData: first.shown } : {}),
   });
   const drawn: Drawable | null = shown && shown.kind !== "list" ? shown : null;
   const isEmpty = shown?.kind === "count" && shown.answer.total[0].records === 0 && !isOld;

@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
 import { cache } from "react";
-import { listReports, loadDashboard, mayBuild } from "@/server/web";
+import { beginTiles, listReports, loadDashboard, mayBuild } from "@/server/web";
 import { Board } from "@/ui/dashboard";
 import { signedIn } from "../../../session";
 
@@ -26,6 +26,7 @@ export default async function DashboardPage({ params }: Props) {
     <Board
       key={board.id}
       board={board}
+      begun={beginTiles(em, desk, board.tiles)}
       reports={reports.map(({ id, name, shape, mine }) => ({ id, name, shape, mine }))}
       people={desk.view.catalog.names.list("person")}
       teams={desk.view.catalog.names.list("team")}

@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
 import { cache } from "react";
-import { loadDraft, loadReport, reportNames } from "@/server/web";
+import { beginFigure, loadDraft, loadReport, reportNames } from "@/server/web";
 import { ReportRoom } from "@/ui/report";
 import { roomFacts } from "../../../room";
 import { signedIn } from "../../../session";
@@ -23,13 +23,17 @@ export default async function ReportPage({ params, searchParams }: Props) {
   const kept = await load((await params).id);
   if (!kept) notFound();
   const { em, desk } = await signedIn();
+  const sentence = (await searchParams).s ?? null;
+  const draft = await loadDraft(em, desk.viewer, kept.id);
+  const isAsSaved = !draft && sentence === null;
   return (
     <ReportRoom
       key={kept.id}
       facts={roomFacts(desk)}
       kept={kept}
-      sentence={(await searchParams).s ?? null}
-      draft={await loadDraft(em, desk.viewer, kept.id)}
+      sentence={sentence}
+      draft={draft}
+      first={isAsSaved ? beginFigure(em, desk, kept.definition, kept.dress) : null}
       reports={await reportNames(em, desk.viewer)}
     />
   );

@@ -1,4 +1,5 @@
-import { listFilters, loadDraft, reportNames } from "@/server/web";
+import { PLAIN_DRESS } from "@/core/definition";
+import { beginFigure, listFilters, loadDraft, parseSentence, reportNames } from "@/server/web";
 import { ReportRoom } from "@/ui/report";
 import { roomFacts } from "../../../room";
 import { signedIn } from "../../../session";
@@ -21,12 +22,14 @@ export default async function NewReportPage({
       : undefined;
   const filter = found?.mayChange && changed ? found : null;
   const sentence = filter ? filter.conditions : (found?.sentence ?? s ?? null);
+  const read = sentence ? parseSentence(sentence, desk.view) : null;
   return (
     <ReportRoom
       key={sentence ?? ""}
       facts={roomFacts(desk)}
       kept={null}
       sentence={sentence}
+      first={read?.ok ? beginFigure(em, desk, read.value, PLAIN_DRESS) : null}
       filter={filter}
       draft={filter ? null : await loadDraft(em, desk.viewer, 0)}
       reports={await reportNames(em, desk.viewer)}
