@@ -2,7 +2,7 @@ import { execFileSync } from "node:child_process";
 import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { expect, test, commandEnv } from "./lanes";
+import { commandEnv, expect, test, type Page } from "./lanes";
 import { marks, recordsInDrawer, reportOf, signIn, valueOf } from "./support";
 
 const ITEMS = `key,kind,title,status,priority,created_at,jetty
@@ -12,13 +12,19 @@ Z3,fault,Own records three,Signed off,P2,not a time,South
 Z2,fault,Own records two again,Logged,P2,2026-11-02T09:00:00Z,South
 `;
 
+/** The page of imports, once it listens: a file that is put into it earlier is not heard of. */
+async function openImports(page: Page): Promise<void> {
+  await page.goto("/settings/imports");
+  await page.waitForLoadState("networkidle");
+}
+
 test("records of one's own come in through the page: dry run, refusals, then for good", async ({
   page,
 }) => {
   const folder = mkdtempSync(join(tmpdir(), "bundle-"));
   writeFileSync(join(folder, "items.csv"), ITEMS);
   await signIn(page, "runa");
-  await page.goto("/settings/imports");
+  await openImports(page);
   await page.locator("input[type=file]").setInputFiles(join(folder, "items.csv"));
   await expect(page.getByText("Nothing is written yet.").first()).toBeVisible({ timeout: 20_000 });
   await expect(page.getByText("2 would be refused")).toBeVisible({ timeout: 20_000 });
@@ -45,7 +51,7 @@ test("a file that is no bundle is told so", async ({ page }) => {
   const folder = mkdtempSync(join(tmpdir(), "bundle-"));
   writeFileSync(join(folder, "broken.zip"), "this is no zip");
   await signIn(page, "runa");
-  await page.goto("/settings/imports");
+  await openImports(page);
   await page.locator("input[type=file]").setInputFiles(join(folder, "broken.zip"));
   await expect(page.getByText(/neither a folder nor a zip file/)).toBeVisible({ timeout: 20_000 });
 });
@@ -57,7 +63,7 @@ test("statuses that no file describes are asked about", async ({ page }) => {
     "key,kind,title,status,created_at\nY1,fault,From elsewhere,Half way,2026-11-01T09:00:00Z\n",
   );
   await signIn(page, "runa");
-  await page.goto("/settings/imports");
+  await openImports(page);
   await page.locator("input[type=file]").setInputFiles(join(folder, "items.csv"));
   await page.getByLabel("Half way").selectOption("under way");
   await page.getByRole("button", { name: "Read it so" }).click();

@@ -50,6 +50,7 @@ export { burndownParts } from "./burndown/parts";
 export { crossingParts, wayParts } from "./crossings/parts";
 export { levelParts } from "./level/parts";
 export { velocityParts } from "./velocity/parts";
+export { isDrawable, type Drawable } from "./shown";
 export type {
   Shown,
   ShownCount,

@@ -37,6 +37,22 @@ export async function readableDashboards(
   return rows;
 }
 
+/** Names of the dashboards that one may read whose names hold some words. */
+export async function readableBoardNames(
+  em: EntityManager,
+  viewer: Viewer,
+  words: string,
+  limit: number,
+): Promise<{ id: number; name: string }[]> {
+  const { rows } = await withConnection(em, (client) =>
+    client.query<{ id: number; name: string }>(
+      `SELECT d.id, d.name ${FROM} AND position(lower($3) in lower(d.name)) > 0 ORDER BY d.name COLLATE "natural", d.id LIMIT $4`,
+      [...asks(viewer), words, limit],
+    ),
+  );
+  return rows;
+}
+
 export async function findDashboard(
   em: EntityManager,
   viewer: Viewer,

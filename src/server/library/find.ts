@@ -1,77 +1,68 @@
 import type { Found } from "@/contract/workspace";
-import { parseSentence, printReport } from "@/core/kinds";
-import { planRecords } from "@/core/kinds/planned";
-
-import { folded } from "@/core/base";
-
-import { type EntityManager, runPlan } from "@/data";
-import { listDashboards } from "../dashboards/dashboards";
+import { parseSentence, printReport, type ListReport } from "@/core/kinds";
+import { planRecords, type RecordsAnswer } from "@/core/kinds/planned";
+import { type EntityManager, readableBoardNames, readableNames, runPlan } from "@/data";
 import type { Desk } from "../viewer/viewpoint";
-import { listReports } from "./reports";
 
-/** What the quick box offers for some words: an item of that key, a sentence, and reports, dashboards and items by name. */
+const MOST_FOUND = 12;
+const MOST_ITEMS = 5;
+/** Fewer letters than these stand in too many titles. */
+const LEAST_LETTERS = 3;
+
+/** What the quick box offers for some words: a sentence, an item of that key, and dashboards, reports and items by name. */
 export async function find(em: EntityManager, desk: Desk, words: string): Promise<Found[]> {
   const asked = words.trim();
   if (!asked) return [];
-  const { catalog } = desk.view;
-  const found: Found[] = [];
-  const parsed = parseSentence(asked, desk.view);
-  if (parsed.ok)
-    found.push({
-      kind: "sentence",
-      words: printReport(parsed.value, catalog),
-      about: "count it",
-      href: `/reports/new?s=${encodeURIComponent(printReport(parsed.value, catalog))}`,
-    });
-  const test = (field: string, operator: "is" | "contains") => ({
-    kind: "list" as const,
-    subject: { id: "items" as const },
+  const keyed = await itemsBy(em, desk, "key", "is", asked);
+  const boards = await readableBoardNames(em, desk.viewer, asked, MOST_FOUND);
+  const reports = await readableNames(em, desk.viewer, asked, MOST_FOUND);
+  const titled =
+    asked.length >= LEAST_LETTERS ? await itemsBy(em, desk, "title", "contains", asked) : [];
+  const known = new Set(keyed.map(({ href }) => href));
+  return [
+    ...sentenceOf(asked, desk),
+    ...keyed,
+    ...boards.map(({ id, name }) => named("dashboard", id, name)),
+    ...reports.map(({ id, name }) => named("report", id, name)),
+    ...titled.filter(({ href }) => !known.has(href)),
+  ].slice(0, MOST_FOUND);
+}
+
+const named = (kind: "dashboard" | "report", id: number, name: string): Found => ({
+  kind,
+  words: name,
+  about: kind,
+  href: `/${kind}s/${id}`,
+});
+
+function sentenceOf(asked: string, { view }: Desk): Found[] {
+  const parsed = parseSentence(asked, view);
+  if (!parsed.ok) return [];
+  const says = printReport(parsed.value, view.catalog);
+  const href = `/reports/new?s=${encodeURIComponent(says)}`;
+  return [{ kind: "sentence", words: says, about: "count it", href }];
+}
+
+async function itemsBy(
+  em: EntityManager,
+  { view }: Desk,
+  field: "key" | "title",
+  operator: "is" | "contains",
+  text: string,
+): Promise<Found[]> {
+  const list: ListReport = {
+    kind: "list",
+    subject: { id: "items" },
     showing: [],
     sorts: [],
-    where: {
-      kind: "test" as const,
-      field: [field],
-      operator,
-      values: [{ kind: "text" as const, text: asked }],
-    },
-  });
-  const ask = { showing: [["title"]], sorts: [], offset: 0, limit: 5 };
-  const keyed = await runPlan(em, planRecords(test("key", "is"), ask, desk.view));
-  const titled =
-    asked.length > 2
-      ? await runPlan(em, planRecords(test("title", "contains"), ask, desk.view))
-      : { rows: [] };
-  for (const row of keyed.rows)
-    found.push({
-      kind: "item",
-      words: `${row.key} ${String(row.values[0] ?? "")}`,
-      about: "item",
-      href: `/items/${encodeURIComponent(row.key!)}`,
-    });
-  const near = folded(asked);
-  for (const line of await listDashboards(em, desk.viewer))
-    if (folded(line.name).includes(near))
-      found.push({
-        kind: "dashboard",
-        words: line.name,
-        about: "dashboard",
-        href: `/dashboards/${line.id}`,
-      });
-  for (const line of await listReports(em, desk.viewer, catalog))
-    if (folded(line.name).includes(near))
-      found.push({
-        kind: "report",
-        words: line.name,
-        about: "report",
-        href: `/reports/${line.id}`,
-      });
-  for (const row of titled.rows)
-    if (!found.some((one) => one.href.endsWith(`/items/${row.key}`)))
-      found.push({
-        kind: "item",
-        words: `${row.key} ${String(row.values[0] ?? "")}`,
-        about: "item",
-        href: `/items/${encodeURIComponent(row.key!)}`,
-      });
-  return found.slice(0, 12);
+    where: { kind: "test", field: [field], operator, values: [{ kind: "text", text }] },
+  };
+  const asked = { showing: [["title"]], sorts: [], offset: 0, limit: MOST_ITEMS };
+  const { rows }: RecordsAnswer = await runPlan(em, planRecords(list, asked, view));
+  return rows.map(({ key, values }) => ({
+    kind: "item",
+    words: `${key} ${String(values[0] ?? "")}`,
+    about: "item",
+    href: `/items/${encodeURIComponent(key!)}`,
+  }));
 }

@@ -1,5 +1,5 @@
 import type { MailingLine } from "@/contract/mail";
-import { printReport } from "@/core/kinds";
+import { printReport, isDrawable } from "@/core/kinds";
 import { createTransport } from "nodemailer";
 import { fine, refused, type Result } from "@/core/base";
 import { nextRun, scheduleText, type Schedule } from "@/core/delivery";
@@ -210,7 +210,7 @@ async function letterFor(
     const records =
       shown.kind === "count"
         ? shown.answer.total[0].records
-        : shown.kind === "list"
+        : !isDrawable(shown)
           ? shown.records.count
           : 1;
     if (records > 0) isEmpty = false;
@@ -218,7 +218,7 @@ async function letterFor(
     lines.push(
       title,
       printReport(report.definition, desk.view.catalog),
-      shown.kind === "list"
+      !isDrawable(shown)
         ? `${shown.records.count} records`
         : shown.says.map((said) => said.text).join(""),
       `${ownAddress()}/reports/${report.id}`,

@@ -1,5 +1,5 @@
 "use client";
-import type { Shown } from "@/core/kinds";
+import type { Drawable } from "@/core/kinds";
 import { Suspense, type ComponentType } from "react";
 import styled from "styled-components";
 import type { Dress } from "@/core/definition";
@@ -32,8 +32,6 @@ const Slices = drawing(() => import("./Slices").then((file) => file.Slices));
 const Waterfall = drawing(() => import("./Waterfall").then((file) => file.Waterfall));
 const LegendTable = drawing(() => import("./LegendTable").then((file) => file.LegendTable));
 const Textures = drawing(() => import("./Textures").then((file) => file.Textures));
-
-export type Drawable = Exclude<Shown, { kind: "list" }>;
 
 export interface ChartProps {
   readonly shown: Drawable;

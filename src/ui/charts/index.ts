@@ -1,4 +1,4 @@
-export { Chart, type ChartProps, type Drawable } from "./Chart";
+export { Chart, type ChartProps } from "./Chart";
 export { FigureTable } from "./FigureTable";
 export { BurnUp } from "./BurnUp";
 export { Fan } from "./Fan";

@@ -1,4 +1,5 @@
 "use client";
+import { isDrawable } from "@/core/kinds";
 import type { ShownTile } from "@/contract/figures";
 import type { KeptDashboard } from "@/contract/dashboards";
 import {
@@ -449,7 +450,7 @@ function useStood(): [string, (day: string) => void] {
 /** A tile at full size: its figure with its table, or its rows. */
 function Enlarged({ answer, onOpen }: { answer: ShownTile; onOpen: (mark: Mark) => void }) {
   const { shown, definition, dress, name } = answer;
-  if (shown.kind === "list")
+  if (!isDrawable(shown))
     return (
       <div style={{ height: 380, display: "flex" }}>
         <PartRecords report={definition} part={undefined} />

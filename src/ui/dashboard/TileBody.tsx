@@ -1,6 +1,6 @@
 "use client";
 import type { ShownTile } from "@/contract/figures";
-import { type Report, type Shown } from "@/core/kinds";
+import { type Report, type Shown, isDrawable } from "@/core/kinds";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { List, Maximize2, ScrollText } from "lucide-react";
 import Link from "next/link";
@@ -198,11 +198,11 @@ export const TileBody = memo(function TileBody({
       </div>
       <div
         className="body"
-        tabIndex={shown.kind === "list" ? 0 : undefined}
-        role={shown.kind === "list" ? "region" : undefined}
-        aria-label={shown.kind === "list" ? `${title}, rows` : undefined}
+        tabIndex={!isDrawable(shown) ? 0 : undefined}
+        role={!isDrawable(shown) ? "region" : undefined}
+        aria-label={!isDrawable(shown) ? `${title}, rows` : undefined}
       >
-        {shown.kind === "list" ? (
+        {!isDrawable(shown) ? (
           <Rows shown={shown} />
         ) : (
           <FigureBody
@@ -230,7 +230,7 @@ export const TileBody = memo(function TileBody({
 });
 
 function footOf(shown: Shown, report: Report): string {
-  if (shown.kind === "list")
+  if (!isDrawable(shown))
     return shown.records.count > shown.records.rows.length
       ? `${shown.records.rows.length} of ${shown.records.count}`
       : `${shown.records.count} in all`;

@@ -1,7 +1,7 @@
 "use client";
 import { useSettled } from "./useSettled";
 import type { Workings } from "@/core/kinds/planned";
-import { type Report, printReport, type Shown } from "@/core/kinds";
+import { type Report, printReport, type Shown, isDrawable } from "@/core/kinds";
 import { useEffect, useRef, useMemo, useState } from "react";
 import styled, { createGlobalStyle } from "styled-components";
 
@@ -186,8 +186,8 @@ export function PrintPage({
         <h1>{title}</h1>
         {dress.subtitle && <p>{dress.subtitle}</p>}
         <p className="says">{printReport(report, context.catalog)}</p>
-        {shown.kind !== "list" && <Says>{saidWords(shown.says)}</Says>}
-        {shown.kind === "list" ? (
+        {isDrawable(shown) && <Says>{saidWords(shown.says)}</Says>}
+        {!isDrawable(shown) ? (
           <PrintedRows shown={shown} />
         ) : shown.kind === "history" && shown.blank ? null : (
           <div className={TALL.has(report.shape) ? "draw tall" : "draw"}>

@@ -14,8 +14,9 @@ import {
   ScanSearch,
 } from "lucide-react";
 import { useEffect, useState } from "react";
+import { columnsOf } from "./kinds";
 import styled from "styled-components";
-import { subjects, type AskContext } from "@/core/catalog";
+import type { AskContext } from "@/core/catalog";
 
 import type { Mark } from "@/core/figure";
 
@@ -138,10 +139,7 @@ export function Drawer({
   const [sorts, setSorts] = useState<Sorts>([]);
   const [count, setCount] = useState<number | null>(null);
   const shown =
-    showing?.filter((ids) => context.catalog.findPath(report.subject.id, ids)) ??
-    (report.kind === "list" && report.showing.length
-      ? report.showing
-      : subjects[report.subject.id].showing.map((id) => [id]));
+    showing?.filter((ids) => context.catalog.findPath(report.subject.id, ids)) ?? columnsOf(report);
   const known = sorts.filter((sort) => context.catalog.findPath(report.subject.id, sort.field));
   const part = partOf(opened);
   useEffect(() => setPicked(new Set()), [report, opened]);

@@ -1,6 +1,6 @@
 "use client";
 import type { DayNoteLine } from "@/contract/notes";
-import type { Report } from "@/core/kinds";
+import type { Drawable, Report } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
 import styled from "styled-components";
@@ -12,16 +12,10 @@ import { allOfParts, contradictionIn, topParts } from "@/core/filter";
 import { conditionText } from "@/core/sentence";
 import { dayText } from "@/core/time";
 
-import {
-  Chart,
-  FigureTable,
-  markId,
-  type ChartProps,
-  type DayFlag,
-  type Drawable,
-} from "../charts";
+import { Chart, FigureTable, markId, type ChartProps, type DayFlag } from "../charts";
 import { ask, Button, Empty } from "../kit";
 import { withWhere } from "./pickers";
+import { roomKindOf } from "./kinds";
 import { Rename } from "./Rename";
 
 export const Says = styled.p`
@@ -188,7 +182,7 @@ export function NothingFound({
 }) {
   const parts = topParts(report.where);
   // Of the past it cannot be told what each condition would leave.
-  const isNow = report.kind === "count" || report.kind === "list";
+  const isNow = !roomKindOf(report).isHistory;
   const { data } = useQuery({
     queryKey: ["emptied", report],
     queryFn: ({ signal }) => ask("emptied", { definition: report }, signal),

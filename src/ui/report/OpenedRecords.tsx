@@ -4,9 +4,9 @@ import type { Report } from "@/core/kinds";
 import { X } from "lucide-react";
 import { useState } from "react";
 import styled from "styled-components";
-import { subjects } from "@/core/catalog";
 
 import { Button } from "../kit";
+import { columnsOf, roomKindOf } from "./kinds";
 import { RecordsTable } from "./RecordsTable";
 
 const Opened = styled.section`
@@ -41,11 +41,8 @@ const Opened = styled.section`
 
 /** The records of a part, in the columns of its list or else the usual ones. */
 export function PartRecords({ report, part }: { report: Report; part: OpenedPart | undefined }) {
-  const [sorts, setSorts] = useState(report.kind === "list" ? report.sorts : []);
-  const showing =
-    report.kind === "list" && report.showing.length
-      ? report.showing
-      : subjects[report.subject.id].showing.map((id) => [id]);
+  const [sorts, setSorts] = useState(roomKindOf(report).columns(report)?.sorts ?? []);
+  const showing = columnsOf(report);
   return (
     <RecordsTable
       report={report}

@@ -6,6 +6,7 @@ import {
   type Report,
   type VelocityReport,
   printReport,
+  isDrawable,
 } from "@/core/kinds";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { ChevronLeft, ChevronRight, ScrollText } from "lucide-react";
@@ -399,7 +400,7 @@ function OtherFigure({
     placeholderData: keepPreviousData,
   });
   if (error && !data) return <Empty says={error.message} />;
-  if (!data || data.kind === "list") return <Waiting>Counting …</Waiting>;
+  if (!isDrawable(data)) return <Waiting>Counting …</Waiting>;
   const flow =
     report.kind === "level" && data.kind === "history" && data.answer.kind === "level"
       ? data.answer

@@ -1,6 +1,6 @@
 "use client";
 import type { ReportName } from "@/contract/library";
-import { printReport } from "@/core/kinds";
+import { isDrawable, printReport, type Drawable } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { X } from "lucide-react";
 import Link from "next/link";
@@ -10,7 +10,7 @@ import type { AskContext } from "@/core/catalog";
 import { PLAIN_DRESS, type Dress } from "@/core/definition";
 import type { Mark } from "@/core/figure";
 
-import { useCursor, type Drawable } from "../../charts";
+import { useCursor } from "../../charts";
 import { ask, Button, Choice, useAddress, Waiting, type InAddress } from "../../kit";
 import { partOf } from "../Drawer";
 import { FigureBody } from "../FigurePane";
@@ -184,7 +184,7 @@ function LaidTrend({
     queryKey: ["figure", report, dress],
     queryFn: ({ signal }) => ask("figure", { definition: report, dress }, signal),
   });
-  const shown = data && data.kind !== "list" ? data : null;
+  const shown = isDrawable(data) ? data : null;
   const says = printReport(report, context.catalog);
   return (
     <Row aria-label={name}>

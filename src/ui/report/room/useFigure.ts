@@ -3,8 +3,15 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
 import type { AskContext } from "@/core/catalog";
 import type { Dress } from "@/core/definition";
-import { brokenParts, printReport, type Report, type Shown } from "@/core/kinds";
-import type { Drawable } from "../../charts";
+import {
+  brokenParts,
+  isDrawable,
+  printReport,
+  type Drawable,
+  type Report,
+  type Shown,
+} from "@/core/kinds";
+
 import { ask, takeBegun } from "../../kit";
 import { measureWords, roomKindOf, trendOf } from "../kinds";
 
@@ -45,7 +52,7 @@ export function useFigure(
     placeholderData: keepPreviousData,
     enabled: isBegun && isWhole && !isRecords,
   });
-  const drawn: Drawable | null = shown && shown.kind !== "list" ? shown : null;
+  const drawn: Drawable | null = isDrawable(shown) ? shown : null;
   const isEmpty = shown?.kind === "count" && shown.answer.total[0].records === 0 && !isOld;
   const isBlank = shown?.kind === "history" && shown.blank !== undefined && !isOld;
   return {
