@@ -20,7 +20,7 @@ export function AddPart(props: Omit<PartProps, "index">) {
     onDone();
   };
   return (
-    <div style={{ width: 320, paddingTop: 4 }}>
+    <div style={{ width: 420, paddingTop: 4 }}>
       <Choose
         label="Say more"
         options={additions.map((addition) => ({ value: addition, ...addition }))}

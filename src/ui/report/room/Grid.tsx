@@ -76,7 +76,7 @@ export const Grid = styled.main<{ $wide: boolean }>`
     grid-column: 1;
     min-width: 0;
   }
-  .tab {
+  .folded {
     writing-mode: vertical-rl;
     font: 560 18px/44px var(--serif);
     width: 44px;
