@@ -36,6 +36,10 @@ import {
   Purpose,
   tell,
   Title,
+  undoKeys,
+  useShortcuts,
+  useUndo,
+  type Shortcut,
 } from "../kit";
 import { Mailing, Sharing } from "../handing";
 import { FigureBody, OpenedRecords, partOf, PartRecords } from "../report";
@@ -283,21 +287,15 @@ export function Board({
     );
     return () => clearInterval(timer);
   }, [board.id, board.mayChange]);
-  useEffect(() => {
-    const onKey = (event: globalThis.KeyboardEvent) => {
-      if (
-        (event.target as HTMLElement).closest("input, textarea, select, [role=dialog]") ||
-        event.ctrlKey ||
-        event.metaKey ||
-        event.altKey
-      )
-        return;
-      if (event.key.toLowerCase() === "a" && board.mayChange && !arranging) setArranging(true);
-      if (event.key === "Escape") setOpened(null);
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, [arranging, board.mayChange]);
+  useShortcuts([
+    ...(board.mayChange ? [arrangeKey(() => setArranging(true))] : []),
+    ...BOARD_KEYS,
+    {
+      keys: "escape",
+      says: "closes what is open",
+      run: () => setOpened(null),
+    },
+  ]);
   if (arranging)
     return (
       <Arrange
@@ -547,6 +545,20 @@ function Grid({
   );
 }
 
+const arrangeKey = (run: () => void): Shortcut => ({
+  keys: "a",
+  says: "arrange, and back",
+  run,
+});
+
+/** What the tiles themselves see to. */
+const BOARD_KEYS: readonly Shortcut[] = [
+  { keys: "arrows", shown: "Arrows on a tile", says: "move it, while arranging" },
+  { keys: "shift+arrows", shown: "Shift and arrows", says: "make it larger or smaller" },
+  { keys: "delete", says: "takes a tile out" },
+  { keys: "f5", shown: "F5 or Refresh", says: "answers anew" },
+];
+
 const arrangedKey = (id: number): string => `gt_arranged_${id}`;
 
 /** The mode in which tiles are placed: by pointer and by keys, with undo, kept on this device until saved. */
@@ -561,63 +573,25 @@ function Arrange({
   onLeave: () => void;
   onSaved: (saved: Arranged & { version: number }) => void;
 }) {
-  const [steps, setSteps] = useState<{ past: Arranged[]; now: Arranged; future: Arranged[] }>(
-    () => {
-      const first = { name: board.name, purpose: board.purpose, tiles: settleTiles(board.tiles) };
-      const stored = JSON.parse(localStorage.getItem(arrangedKey(board.id)) ?? "null") as {
-        version: number;
-        now: Arranged;
-      } | null;
-      return stored && stored.version === board.version
-        ? { past: [first], now: stored.now, future: [] }
-        : { past: [], now: first, future: [] };
-    },
-  );
+  const steps = useUndo<Arranged>(() => {
+    const first = { name: board.name, purpose: board.purpose, tiles: settleTiles(board.tiles) };
+    const stored = JSON.parse(localStorage.getItem(arrangedKey(board.id)) ?? "null") as {
+      version: number;
+      now: Arranged;
+    } | null;
+    return stored && stored.version === board.version
+      ? { past: [first], now: stored.now }
+      : { past: [], now: first };
+  });
   const [error, setError] = useState<string | null>(null);
   const [words, setWords] = useState("");
   const [leaves, setLeaves] = useState(false);
-  const { now } = steps;
-  const set = (next: Arranged) =>
-    setSteps(({ past, now: before }) => ({
-      past: [...past.slice(-99), before],
-      now: next,
-      future: [],
-    }));
-  const undo = useCallback(
-    () =>
-      setSteps(({ past, now: before, future }) =>
-        past.length
-          ? { past: past.slice(0, -1), now: past[past.length - 1], future: [before, ...future] }
-          : { past, now: before, future },
-      ),
-    [],
-  );
-  const redo = useCallback(
-    () =>
-      setSteps(({ past, now: before, future }) =>
-        future.length
-          ? { past: [...past, before], now: future[0], future: future.slice(1) }
-          : { past, now: before, future },
-      ),
-    [],
-  );
+  const { now, set, undo, redo, isChanged, changes } = steps;
   useEffect(() => {
-    if (steps.past.length)
+    if (isChanged)
       localStorage.setItem(arrangedKey(board.id), JSON.stringify({ version: board.version, now }));
-  }, [now, steps.past.length, board.id, board.version]);
-  useEffect(() => {
-    const onKey = (event: globalThis.KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || (event.target as HTMLElement).closest("input"))
-        return;
-      if (event.key.toLowerCase() === "z") {
-        event.preventDefault();
-        if (event.shiftKey) redo();
-        else undo();
-      }
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, [undo, redo]);
+  }, [now, isChanged, board.id, board.version]);
+  useShortcuts(undoKeys(steps));
   const place = (layout: Layout) => {
     const tiles = now.tiles.map((tile) => {
       const at = layout.find((one) => one.i === tile.id);
@@ -695,26 +669,23 @@ function Arrange({
           maxLength={200}
           onChange={(event) => set({ ...now, name: event.target.value })}
         />
-        <Button isDisabled={!steps.past.length} onPress={undo}>
+        <Button isDisabled={!undo} onPress={() => undo?.()}>
           <Undo2 aria-hidden />
           Undo
         </Button>
-        <Button isDisabled={!steps.future.length} onPress={redo}>
+        <Button isDisabled={!redo} onPress={() => redo?.()}>
           <Redo2 aria-hidden />
           Redo
         </Button>
         <span role="status">
-          {steps.past.length === 0
+          {changes === 0
             ? "nothing changed yet"
-            : steps.past.length === 1
+            : changes === 1
               ? "1 change, kept on this device"
-              : `${steps.past.length} changes, kept on this device`}
+              : `${changes} changes, kept on this device`}
         </span>
         <div className="acts">
-          <Button
-            className="leave"
-            onPress={() => (steps.past.length ? setLeaves(true) : onLeave())}
-          >
+          <Button className="leave" onPress={() => (changes ? setLeaves(true) : onLeave())}>
             Leave without saving
           </Button>
           <Button className="save" onPress={() => void save()}>

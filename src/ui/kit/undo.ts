@@ -32,6 +32,8 @@ export function step<T>(steps: Steps<T>, event: StepEvent<T>): Steps<T> {
 export interface Undoable<T> {
   readonly now: T;
   readonly isChanged: boolean;
+  /** How many changes can be undone. */
+  readonly changes: number;
   readonly set: (to: T) => void;
   /** null where there is nothing to go back to. */
   readonly undo: (() => void) | null;
@@ -49,6 +51,7 @@ export function useUndo<T>(first: () => Pick<Steps<T>, "past" | "now">): Undoabl
   return {
     now,
     isChanged: past.length > 0,
+    changes: past.length,
     set: useCallback((to: T) => send({ kind: "changed", to }), []),
     undo: past.length ? undo : null,
     redo: future.length ? redo : null,

@@ -10,7 +10,11 @@ export function Side({ isNarrow, ...room }: Room & { readonly isNarrow: boolean 
   const { context, report, draft, dress, drafting, state, send, figure, title, kept } = room;
   if (isNarrow)
     return (
-      <button className="folded" aria-expanded={false} onClick={() => send({ kind: "dress opened" })}>
+      <button
+        className="folded"
+        aria-expanded={false}
+        onClick={() => send({ kind: "dress opened" })}
+      >
         Dress
       </button>
     );
