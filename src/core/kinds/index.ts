@@ -50,7 +50,7 @@ export { burndownParts } from "./burndown/parts";
 export { crossingParts, wayParts } from "./crossings/parts";
 export { levelParts } from "./level/parts";
 export { velocityParts } from "./velocity/parts";
-export { isDrawable, type Drawable } from "./shown";
+export { isDrawable, type Drawable } from "./drawable";
 export type {
   Shown,
   ShownCount,

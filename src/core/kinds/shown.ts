@@ -54,11 +54,6 @@ export interface ShownPace {
 
 /** A report answered for the screen. */
 export type Shown = ShownCount | ShownList | ShownHistory;
-/** What can be drawn: all but records themselves. */
-export type Drawable = Exclude<Shown, ShownList>;
-
-export const isDrawable = (shown: Shown | null | undefined): shown is Drawable =>
-  shown != null && shown.kind !== "list";
 
 export interface ShownCount {
   readonly kind: "count";

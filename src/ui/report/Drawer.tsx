@@ -14,7 +14,7 @@ import {
   ScanSearch,
 } from "lucide-react";
 import { useEffect, useState } from "react";
-import { columnsOf } from "./kinds";
+import { columnsOf } from "./columns";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
 

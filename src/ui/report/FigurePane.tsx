@@ -15,7 +15,6 @@ import { dayText } from "@/core/time";
 import { Chart, FigureTable, markId, type ChartProps, type DayFlag } from "../charts";
 import { ask, Button, Empty } from "../kit";
 import { withWhere } from "./pickers";
-import { roomKindOf } from "./kinds";
 import { Rename } from "./Rename";
 
 export const Says = styled.p`
@@ -182,7 +181,7 @@ export function NothingFound({
 }) {
   const parts = topParts(report.where);
   // Of the past it cannot be told what each condition would leave.
-  const isNow = !roomKindOf(report).isHistory;
+  const isNow = report.kind === "count" || report.kind === "list";
   const { data } = useQuery({
     queryKey: ["emptied", report],
     queryFn: ({ signal }) => ask("emptied", { definition: report }, signal),

@@ -6,7 +6,7 @@ import { useState } from "react";
 import styled from "styled-components";
 
 import { Button } from "../kit";
-import { columnsOf, roomKindOf } from "./kinds";
+import { columnsOf } from "./columns";
 import { RecordsTable } from "./RecordsTable";
 
 const Opened = styled.section`
@@ -41,7 +41,7 @@ const Opened = styled.section`
 
 /** The records of a part, in the columns of its list or else the usual ones. */
 export function PartRecords({ report, part }: { report: Report; part: OpenedPart | undefined }) {
-  const [sorts, setSorts] = useState(roomKindOf(report).columns(report)?.sorts ?? []);
+  const [sorts, setSorts] = useState("sorts" in report ? report.sorts : []);
   const showing = columnsOf(report);
   return (
     <RecordsTable

@@ -148,7 +148,6 @@ export const HISTORY = {
   isRecords: false,
   isHistory: true,
   hasPace: false,
-  columns: () => null,
   measureWords: subjectWords,
   trend: () => null,
 } as const;

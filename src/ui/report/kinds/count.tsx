@@ -173,7 +173,6 @@ export const countRoom: RoomKind<CountReport, AnswerOf<"count">> = {
   isRecords: false,
   isHistory: false,
   hasPace: false,
-  columns: () => null,
   measureWords: (answer, report, context) => {
     const [measure] = answer.measures;
     return measure.words === "count" && context

@@ -1,5 +1,4 @@
 import type { Answer, AnswerOf, Report, ReportKind, ReportOf } from "@/core/kinds";
-import { subjects } from "@/core/catalog";
 import type { Drawable } from "@/core/kinds";
 import { bridgeRoom } from "./bridge";
 import { burndownRoom } from "./burndown";
@@ -38,12 +37,6 @@ export const trendOf = (report: Report, drawn: Drawable | null): Explored | null
   drawn && drawn.answer.kind === report.kind
     ? roomKindOf(report).trend(report, drawn.answer)
     : null;
-
-/** The columns that a report says for its records, or else the usual ones of its subject. */
-export function columnsOf(report: Report): readonly (readonly string[])[] {
-  const said = roomKindOf(report).columns(report)?.showing ?? [];
-  return said.length ? said : subjects[report.subject.id].showing.map((id) => [id]);
-}
 
 export { COMMON, CONDITIONS, stoodAddition } from "./common";
 export type { Addition, Explored, PartProps, Picker } from "./roomKind";

@@ -43,7 +43,6 @@ export const listRoom: RoomKind<ListReport, AnswerOf<"list">> = {
   isRecords: true,
   isHistory: false,
   hasPace: false,
-  columns: ({ showing, sorts }) => ({ showing, sorts }),
   measureWords: () => "",
   trend: () => null,
 };

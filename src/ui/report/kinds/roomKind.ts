@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import type { Answer, ListReport, Report } from "@/core/kinds";
+import type { Answer, Report } from "@/core/kinds";
 import type { AskContext } from "@/core/catalog";
 import type { Dress } from "@/core/definition";
 import type { Area } from "@/core/sentence";
@@ -43,17 +43,10 @@ export interface RoomKind<R extends Report, A extends Answer> {
   readonly isHistory: boolean;
   /** It burns down, by working days or by the clock. */
   readonly hasPace: boolean;
-  /** The columns and order of its records, where it says them itself. */
-  readonly columns: (report: R) => Columns | null;
   /** In a word: what its figure's number is of. */
   readonly measureWords: (answer: A, report: Report, context: AskContext | null) => string;
   /** The trend in it that can be explored. */
   readonly trend: (report: R, answer: A) => Explored | null;
-}
-
-export interface Columns {
-  readonly showing: readonly (readonly string[])[];
-  readonly sorts: ListReport["sorts"];
 }
 
 export interface Explored {
