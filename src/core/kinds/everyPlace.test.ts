@@ -1,4 +1,4 @@
-import { z } from "zod";
+import type { z } from "zod";
 import type { ReportKind } from "./registry";
 import { ReportSchema } from "./schemas";
 import { visitReport } from "./visit";
