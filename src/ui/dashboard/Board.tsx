@@ -288,7 +288,7 @@ export function Board({
     return () => clearInterval(timer);
   }, [board.id, board.mayChange]);
   useShortcuts([
-    ...(board.mayChange ? [arrangeKey(() => setArranging(true))] : []),
+    ...(board.mayChange && !arranging ? [arrangeKey(() => setArranging(true))] : []),
     ...BOARD_KEYS,
     {
       keys: "escape",
@@ -591,7 +591,8 @@ function Arrange({
     if (isChanged)
       localStorage.setItem(arrangedKey(board.id), JSON.stringify({ version: board.version, now }));
   }, [now, isChanged, board.id, board.version]);
-  useShortcuts(undoKeys(steps));
+  const leave = () => (changes ? setLeaves(true) : onLeave());
+  useShortcuts([...undoKeys(steps), arrangeKey(leave)]);
   const place = (layout: Layout) => {
     const tiles = now.tiles.map((tile) => {
       const at = layout.find((one) => one.i === tile.id);
@@ -685,7 +686,7 @@ function Arrange({
               : `${changes} changes, kept on this device`}
         </span>
         <div className="acts">
-          <Button className="leave" onPress={() => (changes ? setLeaves(true) : onLeave())}>
+          <Button className="leave" onPress={leave}>
             Leave without saving
           </Button>
           <Button className="save" onPress={() => void save()}>

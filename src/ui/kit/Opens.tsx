@@ -10,12 +10,13 @@ const Panel = later(() => import("./overlays/Panel"), "Panel");
 export function useOpening(popup: "dialog" | "menu", fetchAhead: () => Promise<unknown>) {
   const triggerRef = useRef<HTMLButtonElement>(null);
   const [isOpen, setOpen] = useState(false);
+  const approach = () => void fetchAhead().catch(() => undefined);
   const button: ButtonProps = {
     "aria-haspopup": popup,
     "aria-expanded": isOpen,
     onPress: () => setOpen(!isOpen),
-    onHoverStart: () => void fetchAhead(),
-    onFocus: () => void fetchAhead(),
+    onHoverStart: approach,
+    onFocus: approach,
     onKeyDown: (event) => {
       if (popup === "menu" && event.key === "ArrowDown") setOpen(true);
       else event.continuePropagation();

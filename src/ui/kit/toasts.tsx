@@ -1,6 +1,6 @@
 "use client";
 import { useSyncExternalStore } from "react";
-import { later } from "./later";
+import { later, useFetchAhead } from "./later";
 
 /** What is said for a moment, with an act such as undo. */
 export interface Message {
@@ -28,6 +28,8 @@ const listen = (listener: () => void) => {
 
 /** The place of messages, once there is one. */
 export function Toasts() {
+  // Also that the server cannot be reached has to be said.
+  useFetchAhead(Region);
   const isShown = useSyncExternalStore(
     listen,
     () => isTold,

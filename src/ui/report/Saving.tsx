@@ -1,6 +1,7 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
+import type { Dress } from "@/core/definition";
 import { ask, AskProblem, tell } from "../kit";
 
 import type { Draft } from "./draft";
@@ -28,19 +29,24 @@ export function useSaving(
     JSON.stringify([draft.report, draft.dress, draft.name, about.purpose, about.category]) ===
     saved;
   useEffect(() => setNotice(null), [draft]);
-  const send = async (name: string, asCopy: boolean, over?: number): Promise<number | null> => {
+  const send = async (
+    name: string,
+    asCopy: boolean,
+    over?: number,
+    dress = draft.dress,
+  ): Promise<number | null> => {
     try {
       const told = await ask("saveReport", {
         ...(kept && !asCopy ? { id: kept.id, version: over ?? version } : {}),
         name,
         ...about,
         definition: draft.report,
-        dress: draft.dress,
+        dress,
       });
       forget(asCopy ? 0 : told.version);
       setTheirs(null);
       setVersion(told.version);
-      setSaved(JSON.stringify([draft.report, draft.dress, name, about.purpose, about.category]));
+      setSaved(JSON.stringify([draft.report, dress, name, about.purpose, about.category]));
       tell(asCopy ? "Saved as a copy." : "Saved.");
       router.refresh();
       return told.id;
@@ -69,9 +75,10 @@ export function useSaving(
       : isSame
         ? "saved"
         : "changed; not saved yet",
-    begin: () => {
+    /** Saves with a dress that the draft is about to have. */
+    begin: (dress: Dress) => {
       if (!mayBuild) return;
-      if (kept) void send(draft.name || kept.name, false);
+      if (kept) void send(draft.name || kept.name, false, undefined, dress);
       else setAsks("name");
     },
     copy: () => setAsks("copy"),

@@ -36,28 +36,26 @@ export function Drawing(room: Room & DrawingProps) {
   const { isRecords, isHistory } = roomKindOf(report);
   return (
     <div className="draw">
-      <>
-        {report.shape === "pivot" && draft.report.kind === "count" && (
-          <Places
-            context={context}
-            report={draft.report}
-            dress={dress}
-            onChange={(next, dressed) => drafting.set({ report: next, dress: dressed })}
-          />
+      {report.shape === "pivot" && draft.report.kind === "count" && (
+        <Places
+          context={context}
+          report={draft.report}
+          dress={dress}
+          onChange={(next, dressed) => drafting.set({ report: next, dress: dressed })}
+        />
+      )}
+      <CursorScope isOn={trend !== null} isLinked={isLinked}>
+        {figure.isBegun && !isRecords && report.shape && !figure.isEmpty && !figure.isBlank && (
+          <div style={isLinked && !state.asTable ? LINKED : ALONE}>
+            <Picture {...room} />
+          </div>
         )}
-        <CursorScope isOn={trend !== null} isLinked={isLinked}>
-          {figure.isBegun && !isRecords && report.shape && !figure.isEmpty && !figure.isBlank && (
-            <div style={isLinked && !state.asTable ? LINKED : ALONE}>
-              <Picture {...room} />
-            </div>
-          )}
-          {trend && !state.asTable && <BelowTrend {...room} />}
-        </CursorScope>
-        {isRecords && <Records {...room} />}
-        {isHistory && !report.shape && !figure.isBlank && <AsTable {...room} />}
-        {!isHistory && !isRecords && !report.shape && !figure.isEmpty && <NoPicture {...room} />}
-        {trend && !state.asTable && state.typing === null && <Explored {...room} />}
-      </>
+        {trend && !state.asTable && <BelowTrend {...room} />}
+      </CursorScope>
+      {isRecords && <Records {...room} />}
+      {isHistory && !report.shape && !figure.isBlank && <AsTable {...room} />}
+      {!isHistory && !isRecords && !report.shape && !figure.isEmpty && <NoPicture {...room} />}
+      {trend && !state.asTable && state.typing === null && <Explored {...room} />}
     </div>
   );
 }

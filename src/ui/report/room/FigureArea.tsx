@@ -30,16 +30,14 @@ export function FigureArea(room: Room) {
       aria-busy={figure.isFetching}
     >
       {state.showsGroups ? (
-        <>
-          <ConditionBuilder
-            context={context}
-            report={draft.report}
-            dress={dress}
-            onChange={(next, dressed) => drafting.set({ report: next, dress: dressed })}
-            onDone={() => send({ kind: "groups closed" })}
-            {...(mayBuild ? { onSaveFilter: () => open({ kind: "filter" }) } : {})}
-          />
-        </>
+        <ConditionBuilder
+          context={context}
+          report={draft.report}
+          dress={dress}
+          onChange={(next, dressed) => drafting.set({ report: next, dress: dressed })}
+          onDone={() => send({ kind: "groups closed" })}
+          {...(mayBuild ? { onSaveFilter: () => open({ kind: "filter" }) } : {})}
+        />
       ) : (
         <Told {...room} />
       )}

@@ -64,8 +64,9 @@ export function useReportRoom({ facts, kept, sentence, ...given }: RoomProps) {
   );
   const save = () => {
     if (!mayBuild) return;
-    place();
-    saving.begin();
+    const placed = withPlaced(dress, shown, draft.report);
+    if (JSON.stringify(placed) !== JSON.stringify(dress)) drafting.setDress(placed);
+    saving.begin(placed);
   };
   useEffect(() => send({ kind: "report changed" }), [report]);
   useOpened(kept);
