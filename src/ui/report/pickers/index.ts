@@ -20,5 +20,6 @@ export {
   WhichPicker,
   withBeside,
 } from "./HistoryPickers";
-export { PeriodField, TestEditor } from "./TestEditor";
+export { PeriodField } from "./PeriodField";
+export { TestEditor } from "./TestEditor";
 export { withWhere } from "./where";
