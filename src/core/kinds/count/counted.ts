@@ -50,6 +50,8 @@ interface Options {
   /** Which tiers are told apart. */
   readonly keys: readonly number[];
   readonly terms: readonly SimpleMeasure[];
+  /** Whose records belong to the groups, where these are others than the terms that are measured. */
+  readonly counting?: readonly SimpleMeasure[];
   /** Count what `without` hides, too. */
   readonly hiddenToo?: boolean;
 }
@@ -81,8 +83,12 @@ export function countedRows(
         sql`${isMapped(tier, tops[index]) || options.texts ? tierKey(tier, value, view, tops[index]) : value} AS ${identifier(`k${index}`)}`,
       );
   });
-  const own = options.terms.map((term) => term.where && conditionSql(term.where, relation));
-  if (own.length && own.every(Boolean)) tests.push(sql`(${joined(own as Fragment[], " OR ")})`);
+  const wheresOf = (terms: readonly SimpleMeasure[]) =>
+    terms.map((term) => term.where && conditionSql(term.where, relation));
+  const own = wheresOf(options.terms);
+  const counting = options.counting ? wheresOf(options.counting) : own;
+  if (counting.length && counting.every(Boolean))
+    tests.push(sql`(${joined(counting as Fragment[], " OR ")})`);
   options.terms.forEach((term, index) => {
     const isOwn = own[index];
     if (isOwn) columns.push(sql`(${isOwn}) IS TRUE AS ${identifier(`f${index}`)}`);

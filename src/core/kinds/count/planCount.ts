@@ -76,7 +76,7 @@ export function* rankTops(grouping: Grouping): Plan<Grouping> {
       continue;
     }
     const by = termsOf([group.top.by ?? grouping.report.measures[0]], grouping.view.catalog);
-    const options = { keys: [index], terms: by.terms };
+    const options = { keys: [index], terms: by.terms, counting: grouping.terms };
     const [rows] = yield [aggregate(grouping, options)];
     const ranked = readAggregates(rows, grouping, options);
     tops.push(rankKeys(ranked, by, grouping.tiers[index], grouping.view).slice(0, group.top.count));
