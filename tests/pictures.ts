@@ -195,6 +195,10 @@ async function main(): Promise<void> {
     await before?.(page);
     await page.waitForLoadState("networkidle");
     await page.waitForTimeout(700);
+    // A drawing may come after the page that has it.
+    await page.waitForLoadState("networkidle");
+    await page.locator("[aria-busy=true]").waitFor({ state: "detached" });
+    await page.waitForTimeout(300);
     await page.screenshot({ path: join(FOLDER, `${name}.png`) });
     await page.context().close();
   }

@@ -256,6 +256,7 @@ test("handed on: shared, mailed as PDF into the mail room, and taken along as a 
   await expect(page.getByText("Write it as 07:30.")).toBeVisible();
   await page.getByLabel(/^At/).fill("06:45");
   await page.getByRole("button", { name: "Save and send once now" }).click();
+  await expect(page.getByRole("dialog")).toHaveCount(0);
   await page.goto("/mailings");
   await expect(page.getByRole("link", { name: "To hand on" })).toBeVisible();
   await page.getByRole("button", { name: "Mail room" }).click();

@@ -122,3 +122,34 @@ test("a request from elsewhere is not taken, and no cookie is readable by script
   });
   expect(reply.status()).toBe(400);
 });
+
+test("a page that cannot draw itself says so once, keeps still, and comes back with the work", async ({
+  page,
+}) => {
+  await signIn(page, "ines");
+  await page.goto(reportOf("count faults where status is open by priority as bars"));
+  await page.getByRole("button", { name: "Say more" }).click();
+  await page.waitForLoadState("networkidle");
+  await page.route("**/_next/static/chunks/**", (route) => route.abort());
+  await page.getByText("conditions in groups …").click();
+  await expect(page.getByRole("heading", { name: "This page could not be drawn" })).toBeVisible();
+  let loads = 0;
+  page.on("framenavigated", () => (loads += 1));
+  await page.waitForTimeout(5_000);
+  expect(loads).toBe(0);
+  await expect(page.getByRole("alert").filter({ hasText: "the server is well" })).toBeVisible();
+  await page.unroute("**/_next/static/chunks/**");
+  await page.getByRole("button", { name: "Load the page anew" }).click();
+  await expect(page.getByRole("button", { name: "condition: status is open" })).toBeVisible();
+});
+
+test("a message is there also when the server no longer is", async ({ page, context }) => {
+  await signIn(page, "ines");
+  await page.goto("/reports");
+  await page.waitForLoadState("networkidle");
+  await page.getByRole("button", { name: /^Inês Duarte/ }).click();
+  await context.setOffline(true);
+  await page.getByRole("menuitem", { name: "Sign out" }).click();
+  await expect(page.getByText("the server cannot be reached")).toBeVisible();
+  await context.setOffline(false);
+});

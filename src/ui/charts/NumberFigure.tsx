@@ -1,15 +1,25 @@
 "use client";
-import styled from "styled-components";
+import styled, { css } from "styled-components";
 import type { Figure } from "@/core/figure";
 import { opens, type Drawn } from "./drawing";
 
-const Box = styled.div<{ $small?: boolean }>`
+/** In a tile the figure is as large as its place lets it be, by the signs that it has. */
+const inTile = css<{ $signs: number }>`
+  flex: 1;
+  min-height: 0;
+  padding: 4px 0;
+  container-type: size;
+  .n {
+    font-size: min(66px, 90cqh, ${(p) => Math.round(170 / p.$signs)}cqw);
+  }
+`;
+const Box = styled.div<{ $small: boolean; $signs: number }>`
   display: flex;
   align-items: baseline;
   gap: 10px;
-  padding: ${(p) => (p.$small ? "4px 0" : "30px 0")};
+  padding: 30px 0;
   .n {
-    font: 540 ${(p) => (p.$small ? 66 : 112)}px / 1 var(--serif);
+    font: 540 112px / 1 var(--serif);
     letter-spacing: -0.03em;
     font-variant-numeric: lining-nums;
   }
@@ -17,6 +27,7 @@ const Box = styled.div<{ $small?: boolean }>`
     font: 400 20px/1 var(--serif);
     color: var(--ink-3);
   }
+  ${(p) => p.$small && inTile}
 `;
 
 /** One figure, large; it opens like every other. */
@@ -29,7 +40,7 @@ export const NumberFigure = ({
   drawn: Drawn;
   words: string;
 }) => (
-  <Box $small={drawn.small}>
+  <Box $small={Boolean(drawn.small)} $signs={figure.total.words.length}>
     <span className="n" {...opens({ ...figure.total, label: drawn.label }, drawn)}>
       {figure.total.words}
     </span>

@@ -196,12 +196,7 @@ export const TileBody = memo(function TileBody({
           </div>
         )}
       </div>
-      <div
-        className="body"
-        tabIndex={!isDrawable(shown) ? 0 : undefined}
-        role={!isDrawable(shown) ? "region" : undefined}
-        aria-label={!isDrawable(shown) ? `${title}, rows` : undefined}
-      >
+      <div className="body" {...(isDrawable(shown) ? {} : scrolled(title))}>
         {!isDrawable(shown) ? (
           <Rows shown={shown} />
         ) : (
@@ -227,6 +222,13 @@ export const TileBody = memo(function TileBody({
       </div>
     </Box>
   );
+});
+
+/** Rows are scrolled by keys, too. */
+const scrolled = (title: string) => ({
+  tabIndex: 0,
+  role: "region",
+  "aria-label": `${title}, rows`,
 });
 
 function footOf(shown: Shown, report: Report): string {

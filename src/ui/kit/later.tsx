@@ -26,7 +26,16 @@ export function later<N extends string, M extends { readonly [K in N]: AnyCompon
     if (typeof window !== "undefined") ready = component;
     return { default: component };
   };
-  const Lazy = lazy(fetch);
+  let Lazy = lazy(fetchOrForget);
+  /** What could not be fetched once is tried again when it is next drawn. */
+  async function fetchOrForget() {
+    try {
+      return await fetch();
+    } catch (error) {
+      Lazy = lazy(fetchOrForget);
+      throw error;
+    }
+  }
   const Waiting: AnyComponent = (props) => (
     <Suspense fallback={null}>
       <Lazy {...props} />

@@ -23,6 +23,9 @@ export const Foot = styled.div`
   gap: 8px;
   padding: 8px 12px;
   border-top: 1px solid var(--line);
+  background: var(--salt);
+  position: sticky;
+  bottom: 0;
   flex: none;
   > :first-child:not(:last-child) {
     margin-right: auto;
