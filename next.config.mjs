@@ -16,7 +16,9 @@ const csp = [
 const config = {
   poweredByHeader: false,
   devIndicators: false,
-  compiler: { styledComponents: true },
+  compiler: {
+    styledComponents: { displayName: process.env.NODE_ENV !== "production", pure: true },
+  },
   turbopack: { root },
   outputFileTracingRoot: root,
   serverExternalPackages: [

@@ -1,7 +1,7 @@
 import { mkdirSync } from "node:fs";
 import { join } from "node:path";
 import { chromium, type Page } from "@playwright/test";
-import { reportOf, signIn } from "./e2e/support";
+import { choose, reportOf, signIn } from "./e2e/support";
 
 /** Makes docs/screenshots from the demo of a running application: npm run pictures, or only some: npm run pictures -- pivot history */
 const WANTED = process.argv.slice(2);
@@ -131,7 +131,7 @@ const PICTURES: readonly {
     ),
     before: async (page) => {
       await page.keyboard.press("c");
-      await page.getByLabel("Compare with").selectOption("sentence");
+      await choose(page, "Compare with", "a sentence");
       await page
         .getByLabel("A second way of asking")
         .fill("count faults where status is open and priority is P2");

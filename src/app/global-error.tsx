@@ -1,13 +1,15 @@
 "use client";
+import { later } from "@/ui/kit";
 import { LaterTrouble } from "@/ui/shell";
-import { GlobalStyle } from "@/ui/tokens";
+
+const Look = later(() => import("@/ui/tokens"), "Look");
 
 /** When not even the frame of the pages can be drawn. */
 export default function GlobalError({ error, reset }: { error: Error; reset: () => void }) {
   return (
     <html lang="en" data-theme="day">
       <body>
-        <GlobalStyle />
+        <Look />
         <LaterTrouble error={error} onBack={reset} />
       </body>
     </html>

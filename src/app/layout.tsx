@@ -8,6 +8,7 @@ import type { Metadata } from "next";
 import { cookies } from "next/headers";
 import type { ReactNode } from "react";
 import { Frame } from "@/ui/shell";
+import { Look } from "@/ui/tokens";
 
 export const metadata: Metadata = {
   title: { default: "Grand Tally", template: "%s · Grand Tally" },
@@ -19,6 +20,7 @@ export default async function Layout({ children }: { children: ReactNode }) {
   return (
     <html lang="en" data-theme={theme} suppressHydrationWarning>
       <body>
+        <Look />
         <Frame>{children}</Frame>
       </body>
     </html>

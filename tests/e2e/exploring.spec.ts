@@ -1,5 +1,5 @@
 import { expect, test, type Page } from "./lanes";
-import { dragAcross, marks, reportOf, saveAs, signIn, valueOf } from "./support";
+import { choose, dragAcross, marks, reportOf, saveAs, signIn, valueOf } from "./support";
 
 const sentence = (page: Page) => page.getByRole("heading", { level: 1 });
 const explore = (page: Page) => page.getByRole("region", { name: "Explore" });
@@ -80,7 +80,7 @@ test("another trend is laid under one along the same axis; the cursor tells both
   await page.goto(
     reportOf("level of faults where status is open at month ends for last 6 full months as line"),
   );
-  await explore(page).getByLabel("Lay under it").selectOption("flows");
+  await choose(explore(page), "Lay under it", "what came in and went out");
   const under = page.getByRole("region", { name: "what came in and went out" });
   await expect(under.getByRole("button", { name: /arrivals: .* Open the records$/ })).toHaveCount(
     6,

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { commandEnv, expect, test, type Page } from "./lanes";
-import { marks, recordsInDrawer, reportOf, signIn, valueOf } from "./support";
+import { choose, marks, recordsInDrawer, reportOf, signIn, valueOf } from "./support";
 
 const ITEMS = `key,kind,title,status,priority,created_at,jetty
 Z1,fault,Own records one,Logged,P1,2026-11-01T09:00:00Z,North
@@ -65,7 +65,7 @@ test("statuses that no file describes are asked about", async ({ page }) => {
   await signIn(page, "runa");
   await openImports(page);
   await page.locator("input[type=file]").setInputFiles(join(folder, "items.csv"));
-  await page.getByLabel("Half way").selectOption("under way");
+  await choose(page, "Half way", "under way");
   await page.getByRole("button", { name: "Read it so" }).click();
   await page.getByRole("button", { name: /^Bring in 1/ }).click();
   await expect(page.getByText("It came in.")).toBeVisible({ timeout: 20_000 });

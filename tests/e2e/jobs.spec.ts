@@ -3,7 +3,7 @@ import { readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { expect, test, type Page } from "./lanes";
 import Excel from "exceljs";
-import { marks, recordsInDrawer, reportOf, saveAs, signIn, valueOf } from "./support";
+import { choose, marks, recordsInDrawer, reportOf, saveAs, signIn, valueOf } from "./support";
 
 /** The questions that managers bring, each answered from the sign-in to the records behind it. */
 const figure = (page: Page) => page.getByLabel("Figure", { exact: true });
@@ -206,7 +206,7 @@ test("a figure checked against a second way of asking", async ({ page }) => {
   );
   await expect(marks(page).first()).toBeVisible();
   await page.keyboard.press("c");
-  await page.getByLabel("Compare with").selectOption("sentence");
+  await choose(page, "Compare with", "a sentence");
   await page
     .getByLabel("A second way of asking")
     .fill(

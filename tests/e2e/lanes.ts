@@ -16,4 +16,4 @@ export const test = base.extend({
     await provide(lanes[parallelIndex] ?? baseURL);
   },
 });
-export { expect, type Page } from "@playwright/test";
+export { expect, type Locator, type Page } from "@playwright/test";

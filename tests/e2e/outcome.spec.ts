@@ -31,7 +31,7 @@ test("from sign-in to an opened figure on a dashboard, by mouse", async ({ page 
   await page.waitForURL(/\/reports\/\d+$/);
 
   await page.getByRole("button", { name: "Put on a dashboard" }).click();
-  await page.getByRole("radio", { name: /A new dashboard/ }).click();
+  await page.getByRole("radio", { name: /A new dashboard/ }).click({ force: true });
   await page.getByRole("button", { name: "Open it" }).click();
   await page.waitForURL(/\/dashboards\/\d+$/);
   await page.getByRole("button", { name: "Arrange", exact: true }).click();
@@ -141,14 +141,14 @@ test("the parts of the sentence change it, and the figure follows", async ({ pag
   await signIn(page, "ines");
   await page.goto("/reports/new");
   await page.getByRole("button", { name: "which ones?" }).click();
-  await page.getByRole("radio", { name: "status", exact: true }).click();
-  await page.getByRole("radio", { name: /^open/ }).click();
+  await page.getByRole("radio", { name: "status", exact: true }).click({ force: true });
+  await page.getByRole("radio", { name: /^open/ }).click({ force: true });
   await page.getByRole("button", { name: "Done" }).click();
   await page.getByRole("button", { name: "what?", exact: true }).click();
-  await page.getByRole("radio", { name: "team", exact: true }).click();
+  await page.getByRole("radio", { name: "team", exact: true }).click({ force: true });
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "which picture?" }).click();
-  await page.getByRole("radio", { name: /^columns a few/ }).click();
+  await page.getByRole("radio", { name: /^columns a few/ }).click({ force: true });
   await page.keyboard.press("Escape");
   await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(
     "count faults where status is open by team as columns",

@@ -1,5 +1,5 @@
 import { expect, test } from "./lanes";
-import { marks, recordsInDrawer, reportOf, saveAs, signIn, valueOf } from "./support";
+import { choose, marks, recordsInDrawer, reportOf, saveAs, signIn, valueOf } from "./support";
 
 /** What the report room does about everything that can go wrong, and about what is kept. */
 test("conditions that can never hold at once are named, and the one that empties the figure is dropped", async ({
@@ -99,7 +99,7 @@ test("versions are compared in words and brought back", async ({ page }) => {
   await page.goto(reportOf("count changes by priority as bars"));
   await saveAs(page, "In two versions");
   await page.getByRole("button", { name: /^picture: / }).click();
-  await page.getByRole("radio", { name: /^columns a few/ }).click();
+  await page.getByRole("radio", { name: /^columns a few/ }).click({ force: true });
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByText("Saved.", { exact: true }).first()).toBeVisible();
@@ -156,8 +156,8 @@ test("many are changed from the records at once, each as a move, and undone by t
     .getByRole("checkbox", { name: /^Pick [A-Z]/ })
     .nth(1)
     .check();
-  await drawer.getByLabel("Which field").selectOption("priority");
-  await drawer.getByLabel("New priority").selectOption({ label: "P3" });
+  await choose(drawer, "Which field", "priority");
+  await choose(drawer, "New priority", "P3");
   await drawer.getByRole("button", { name: /^Change 2/ }).click();
   await expect.poll(() => recordsInDrawer(page)).toBe(before - 2);
   await page.getByRole("button", { name: "Undo", exact: true }).last().click();

@@ -45,7 +45,7 @@ test("an item changes by its sentence, each change is a move, and undo is the op
   const moves = page.getByRole("region", { name: "Moves" }).getByRole("row");
   const before = await moves.count();
   await page.getByRole("button", { name: /^status: In hand/ }).click();
-  await page.getByRole("radio", { name: /^On trial/ }).click();
+  await page.getByRole("radio", { name: /^On trial/ }).click({ force: true });
   await expect(page.getByRole("button", { name: /^status: On trial/ })).toBeVisible();
   await expect(moves).toHaveCount(before + 1);
   await page.getByRole("button", { name: "Undo" }).click();

@@ -3,19 +3,19 @@ import { expect, test } from "./lanes";
 
 /** The script that a page may load first, in kB as sent. A budget may be lowered, never raised. */
 const BUDGETS = {
-  "/(rooms)/reports": 200,
+  "/(rooms)/reports": 198,
   "/(rooms)/dashboards": 190,
   "/(rooms)/mailings": 195,
-  "/(rooms)/settings/people": 200,
+  "/(rooms)/settings/people": 199,
   "/(rooms)/settings/imports": 195,
-  "/(rooms)/settings/print": 200,
-  "/(rooms)/reports/[id]": 330,
-  "/(rooms)/reports/new": 330,
-  "/(rooms)/dashboards/[id]": 305,
+  "/(rooms)/settings/print": 199,
+  "/(rooms)/reports/[id]": 322,
+  "/(rooms)/reports/new": 322,
+  "/(rooms)/dashboards/[id]": 283,
   "/(rooms)/sprints/[id]": 300,
-  "/(rooms)/items/[key]": 230,
-  "/sign-in": 205,
-  "/print/[secret]": 280,
+  "/(rooms)/items/[key]": 227,
+  "/sign-in": 203,
+  "/print/[secret]": 279,
 } as const;
 
 const sizes = () => firstLoads(Object.keys(BUDGETS));

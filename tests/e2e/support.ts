@@ -1,4 +1,4 @@
-import { expect, type Page } from "./lanes";
+import { expect, type Locator, type Page } from "./lanes";
 
 export const PASSWORD = "low-tide-at-nine";
 
@@ -52,4 +52,28 @@ export async function saveAs(page: Page, name: string): Promise<void> {
   await page.getByRole("dialog").getByRole("button", { name: "Save", exact: true }).click();
   await page.waitForURL(/\/reports\/\d+$/);
   await page.waitForLoadState("networkidle");
+}
+
+/** A choice between words by what it is called; its text says what is chosen. */
+export const choice = (within: Page | Locator, label: string): Locator =>
+  within
+    .getByRole("button", { name: new RegExp(`^${label}`) })
+    .and(within.locator("[aria-haspopup=listbox]"));
+
+/** Chooses one of the words of a choice by what it is called. */
+export async function choose(within: Page | Locator, label: string, words: string) {
+  const page = "goto" in within ? within : within.page();
+  await choice(within, label).click();
+  await page.getByRole("listbox").getByRole("option", { name: words, exact: true }).click();
+}
+
+/** Types a day, YYYY-MM-DD, into what a field of a day opens. */
+export async function typeDay(page: Page, label: string, day: string): Promise<void> {
+  await page.getByRole("button", { name: new RegExp(`^${label}`) }).click();
+  const [year, month, date] = day.split("-");
+  await expect(
+    page.getByRole("dialog", { name: label }).getByRole("spinbutton").first(),
+  ).toBeFocused();
+  await page.keyboard.type(`${date}${month}${year}`);
+  await page.keyboard.press("Enter");
 }

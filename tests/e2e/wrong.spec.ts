@@ -84,7 +84,7 @@ test("what was saved meanwhile is not overwritten", async ({ page, browser }) =>
     [page, "donut"],
   ] as const) {
     await one.getByRole("button", { name: /^picture: / }).click();
-    await one.getByRole("radio", { name: new RegExp(`^${shape} a few`) }).click();
+    await one.getByRole("radio", { name: new RegExp(`^${shape} a few`) }).click({ force: true });
     await one.keyboard.press("Escape");
     await one.getByRole("button", { name: "Save", exact: true }).click();
   }

@@ -12,6 +12,7 @@ export default async function Rooms({ children }: { children: ReactNode }) {
     <Shell
       viewer={{ name: viewer.name, login: viewer.login, role: viewer.role }}
       workspace={workspace.name}
+      zone={desk.view.calendar.zone}
       pins={await listPins(em, viewer)}
     >
       {children}

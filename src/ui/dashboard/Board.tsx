@@ -122,7 +122,13 @@ export function Board({
           saved.purpose && <Purpose>{saved.purpose}</Purpose>
         )}
         <div className="acts">
-          <DayField label="As it stood on" value={stood} onChange={setStood} />
+          <DayField
+            label="As it stood on"
+            value={stood}
+            none="now"
+            back="Back to now"
+            onChange={setStood}
+          />
           <Button $icon aria-label="Refresh" onPress={() => setStamp((n) => n + 1)}>
             <RefreshCw aria-hidden />
           </Button>

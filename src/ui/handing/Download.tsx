@@ -7,7 +7,7 @@ import { EXPORT_IDS, exportFormats, fileName, whyNotExported, type ExportId } fr
 import { numberText } from "@/core/base";
 import type { ExportRequest } from "@/contract/exports";
 
-import { Button, Choice, Dialog, Notice } from "../kit";
+import { Button, Choice, Choose, Dialog, Notice } from "../kit";
 
 export interface DownloadProps {
   readonly report: Report;
@@ -90,34 +90,20 @@ export function Download({ report, dress, title, link, opened, isOpen, onClose }
   return (
     <Dialog title={`Download ${title}`} isOpen={isOpen} onOpenChange={(open) => !open && onClose()}>
       <div style={{ display: "grid", gap: 10 }}>
-        <div role="radiogroup" aria-label="As what" style={{ display: "grid", gap: 2 }}>
-          {EXPORT_IDS.map((id) => {
+        <Choose
+          label="As what"
+          chosen={[format]}
+          onChoose={setFormat}
+          options={EXPORT_IDS.map((id) => {
             const not = whyNotExported(id, report);
-            return (
-              <label
-                key={id}
-                style={{
-                  display: "flex",
-                  gap: 10,
-                  padding: "4px 8px",
-                  background: id === format ? "var(--mallow)" : undefined,
-                  color: not ? "var(--ink-3)" : undefined,
-                }}
-              >
-                <input
-                  type="radio"
-                  name="format"
-                  checked={id === format}
-                  disabled={not !== null}
-                  onChange={() => setFormat(id)}
-                  style={{ accentColor: "var(--plum)" }}
-                />
-                <b style={{ fontWeight: 650, minWidth: 110 }}>{exportFormats[id].words}</b>
-                <span>{not ?? exportFormats[id].goodFor}</span>
-              </label>
-            );
+            return {
+              value: id,
+              label: exportFormats[id].words,
+              about: not ?? exportFormats[id].goodFor,
+              isDisabled: not !== null,
+            };
           })}
-        </div>
+        />
         {isRows && (
           <Choice
             label="What"

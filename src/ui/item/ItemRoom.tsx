@@ -7,8 +7,7 @@ import { durationWords } from "@/core/base";
 import { clockText, localDay, longDayText, parseInstant } from "@/core/time";
 import Link from "next/link";
 
-import { ask, Page, tell, Opens } from "../kit";
-import { Choose } from "../report";
+import { ask, Page, tell, Opens, Choose } from "../kit";
 import { Lanes } from "./Lanes";
 
 interface Choice {

@@ -7,7 +7,10 @@ import type { HangingProps } from "./overlays/Panel";
 const Panel = later(() => import("./overlays/Panel"), "Panel");
 
 /** Whether what a button opens is open, and what the button has to be told for it. */
-export function useOpening(popup: "dialog" | "menu", fetchAhead: () => Promise<unknown>) {
+export function useOpening(
+  popup: "dialog" | "menu" | "listbox",
+  fetchAhead: () => Promise<unknown>,
+) {
   const triggerRef = useRef<HTMLButtonElement>(null);
   const [isOpen, setOpen] = useState(false);
   const approach = () => void fetchAhead().catch(() => undefined);
@@ -18,7 +21,7 @@ export function useOpening(popup: "dialog" | "menu", fetchAhead: () => Promise<u
     onHoverStart: approach,
     onFocus: approach,
     onKeyDown: (event) => {
-      if (popup === "menu" && event.key === "ArrowDown") setOpen(true);
+      if (popup !== "dialog" && event.key === "ArrowDown") setOpen(true);
       else event.continuePropagation();
     },
   };

@@ -1,6 +1,7 @@
 export * from "./Button";
 export { Checkbox } from "./Checkbox";
 export { Choice } from "./Choice";
+export { Choose, type Option } from "./Choose";
 export * from "./Field";
 export { Dialog, laterDialog } from "./Dialog";
 export { MenuButton, type MenuEntry } from "./MenuButton";
@@ -15,4 +16,6 @@ export { Guard } from "./Guard";
 export { shortcutLines, useShortcuts, type Shortcut } from "./shortcuts";
 export { useAddress, type InAddress } from "./address";
 export { undoKeys, useUndo, type Undoable } from "./undo";
+export { useMoments } from "./moments";
+export { Zone } from "./zone";
 export { later, useFetchAhead } from "./later";

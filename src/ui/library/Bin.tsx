@@ -3,8 +3,7 @@ import type { BinLine } from "@/contract/library";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRouter } from "next/navigation";
 
-import { ask, Button, Dialog, tell, Waiting } from "../kit";
-import { dayOf } from "./rows";
+import { ask, Button, Dialog, tell, Waiting, useMoments } from "../kit";
 
 const WORDS: Record<BinLine["kind"], string> = {
   report: "report",
@@ -14,6 +13,7 @@ const WORDS: Record<BinLine["kind"], string> = {
 
 /** What was thrown away in the last 30 days, to take out again. */
 export function Bin({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
+  const moments = useMoments();
   const client = useQueryClient();
   const router = useRouter();
   const { data, error } = useQuery({
@@ -54,7 +54,7 @@ export function Bin({ isOpen, onClose }: { isOpen: boolean; onClose: () => void 
               <b style={{ fontWeight: 600 }}>{line.name}</b>
               <br />
               <span style={{ color: "var(--ink-2)" }}>
-                {WORDS[line.kind]}, since {dayOf(line.deletedAt)}
+                {WORDS[line.kind]}, since {moments.day(line.deletedAt)}
               </span>
             </span>
             <Button $small $look="line" onPress={() => void restore(line)}>

@@ -5,9 +5,9 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import Link from "next/link";
 
-import { Button, Dialog, Empty, MenuButton } from "../kit";
+import { Button, Dialog, Empty, MenuButton, useMoments } from "../kit";
 import { FilterUses } from "../report";
-import { dayOf, Rows } from "./rows";
+import { Rows } from "./rows";
 import { useKept } from "./useKept";
 
 const asked = (sentence: string): string => `/reports/new?s=${encodeURIComponent(sentence)}`;
@@ -68,6 +68,7 @@ function Row({
   onShare: () => void;
   onUses: () => void;
 }) {
+  const moments = useMoments();
   const kept = useKept("filter");
   const router = useRouter();
   const acts: Record<string, () => void> = {
@@ -96,7 +97,7 @@ function Row({
       <div className="who">
         <b>{filter.mine ? "Yours" : filter.owner}</b>
         <br />
-        {dayOf(filter.updatedAt)}
+        {moments.day(filter.updatedAt)}
       </div>
       <div className="tools">
         <Button

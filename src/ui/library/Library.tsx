@@ -14,6 +14,7 @@ import {
   Button,
   Choice,
   Empty,
+  later,
   laterDialog,
   Mast,
   Notice,
@@ -23,11 +24,11 @@ import {
 } from "../kit";
 import { Sketch } from "../report";
 import { BringIn } from "./BringIn";
-import { Filters } from "./Filters";
 import { ReportRow } from "./ReportRow";
 import { Rows } from "./rows";
 import { isFound, ORDERS, shelvesOf, textsOf, type Order, type Shelf } from "./shelves";
 
+const Filters = later(() => import("./Filters"), "Filters");
 const Bin = laterDialog(() => import("./Bin"), "Bin");
 
 const SearchBox = styled.div`

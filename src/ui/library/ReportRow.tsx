@@ -5,9 +5,8 @@ import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { Fragment } from "react";
 
-import { ask, Button, tell, MenuButton } from "../kit";
+import { ask, Button, tell, MenuButton, useMoments } from "../kit";
 import { Sketch } from "../report";
-import { dayOf } from "./rows";
 import { useKept } from "./useKept";
 
 const boardsText = (boards: number): string =>
@@ -23,6 +22,7 @@ export function ReportRow({
   mayBuild: boolean;
   onShare: () => void;
 }) {
+  const moments = useMoments();
   const kept = useKept("report");
   const router = useRouter();
   const copy = async () => {
@@ -74,7 +74,7 @@ export function ReportRow({
         </div>
       </div>
       <div className="who">
-        <b>{report.mine ? dayOf(report.mineOpened ?? report.updatedAt) : report.owner}</b>
+        <b>{report.mine ? moments.day(report.mineOpened ?? report.updatedAt) : report.owner}</b>
         <br />
         {boardsText(report.boards)}
       </div>

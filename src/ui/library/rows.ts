@@ -92,11 +92,3 @@ export const Rows = styled.section`
     }
   }
 `;
-
-export const dayOf = (iso: string): string =>
-  new Intl.DateTimeFormat("en-GB", {
-    weekday: "short",
-    day: "numeric",
-    month: "short",
-    timeZone: "UTC",
-  }).format(new Date(iso));

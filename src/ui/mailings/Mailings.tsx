@@ -9,7 +9,7 @@ import { integerText } from "@/core/base";
 import type { Thing } from "@/core/catalog";
 
 import { Mailing } from "../handing";
-import { ask, Button, Empty, Mast, Page, Purpose, tell, Title } from "../kit";
+import { ask, Button, Empty, Mast, Page, Purpose, tell, Title, useMoments } from "../kit";
 
 const Leaves = styled.div`
   display: flex;
@@ -152,14 +152,6 @@ const Room = styled.div`
     }
   }
 `;
-const TIME = new Intl.DateTimeFormat("en-GB", {
-  weekday: "short",
-  day: "numeric",
-  month: "short",
-  hour: "2-digit",
-  minute: "2-digit",
-});
-const timeOf = (iso: string | null): string => (iso ? TIME.format(new Date(iso)) : "never");
 
 interface MailingsProps {
   readonly mailings: readonly MailingLine[];
@@ -221,6 +213,7 @@ function GoingOut({
   people: readonly Thing[];
   teams: readonly Thing[];
 }) {
+  const moments = useMoments();
   const client = useQueryClient();
   const [changed, setChanged] = useState<MailingLine | null>(null);
   const act = async (what: "sendMailing" | "dropMailing", id: number, says: string) => {
@@ -254,9 +247,9 @@ function GoingOut({
               </small>
             </div>
             <div>
-              <small>next {timeOf(line.nextAt)}</small>
+              <small>next {line.nextAt ? moments.time(line.nextAt) : "never"}</small>
               <small>
-                last {timeOf(line.lastAt)}
+                last {line.lastAt ? moments.time(line.lastAt) : "never"}
                 {line.lastSaid ? `: ${line.lastSaid}` : ""}
               </small>
             </div>
@@ -303,6 +296,7 @@ function GoingOut({
 }
 
 function MailRoom({ first, seesAll }: { first: readonly MailLine[]; seesAll: boolean }) {
+  const moments = useMoments();
   const {
     data: mails,
     refetch,
@@ -353,7 +347,7 @@ function MailRoom({ first, seesAll }: { first: readonly MailLine[]; seesAll: boo
             <b>{one.subject || "no subject"}</b>
             <small>to {one.to.join(", ")}</small>
             <small>
-              {timeOf(one.receivedAt)}
+              {moments.time(one.receivedAt)}
               {one.attachments.length
                 ? ` · ${one.attachments.length === 1 ? "1 file" : `${one.attachments.length} files`}`
                 : ""}
@@ -370,7 +364,7 @@ function MailRoom({ first, seesAll }: { first: readonly MailLine[]; seesAll: boo
           <dt>To</dt>
           <dd>{mail.to.join(", ")}</dd>
           <dt>At</dt>
-          <dd>{timeOf(mail.receivedAt)}</dd>
+          <dd>{moments.time(mail.receivedAt)}</dd>
         </dl>
         {mail.attachments.length > 0 && (
           <div className="files">

@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import { CONDITIONS, roomKindOf, stoodAddition, type Addition, type PartProps } from "./kinds";
-import { Choose } from "./pickers";
+import { Choose } from "../kit";
 
 /** What can be said beyond what is there: by every kind, and by this one. */
 export function AddPart(props: Omit<PartProps, "index">) {

@@ -6,7 +6,7 @@ import { useState } from "react";
 import styled from "styled-components";
 import type { AskContext, ThingType } from "@/core/catalog";
 
-import { ask, Button, tell } from "../kit";
+import { ask, Button, Choice, DayField, tell } from "../kit";
 
 const Bar = styled.section`
   background: var(--mallow);
@@ -20,17 +20,6 @@ const Bar = styled.section`
     gap: 8px;
     align-items: center;
     flex-wrap: wrap;
-  }
-  select,
-  input[type="date"] {
-    height: 32px;
-    border: 0;
-    background: var(--salt);
-    box-shadow: inset 0 -2px 0 var(--plum);
-    font: 470 17px/24px var(--serif);
-    color: var(--ink);
-    padding: 0 8px;
-    max-width: 220px;
   }
   .acts {
     margin-left: auto;
@@ -56,6 +45,9 @@ const FIELDS: readonly (readonly [string, ThingType | null])[] = [
   ["team", "team"],
   ["due", null],
 ];
+/** What an item never is without. */
+const NEEDED = new Set(["status", "priority"]);
+
 interface Setting {
   readonly field: string;
   readonly to: string | null;
@@ -138,46 +130,40 @@ export function ChangeMany({
           return (
             <span key={i} style={{ display: "inline-flex", gap: 8, alignItems: "center" }}>
               {i > 0 && "and"}
-              <select
-                aria-label="Which field"
+              <Choice
+                said
+                hideLabel
+                label="Which field"
                 value={setting.field}
-                onChange={(event) => put(i, { field: event.target.value, to: null })}
-              >
-                {FIELDS.map(([field]) => (
-                  <option
-                    key={field}
-                    value={field}
-                    disabled={settings.some((one, at) => at !== i && one.field === field)}
-                  >
-                    {field}
-                  </option>
-                ))}
-              </select>
+                options={FIELDS.map(([field]) => [field, field] as const)}
+                disabled={settings.filter((_, at) => at !== i).map((one) => one.field)}
+                onChange={(field) => put(i, { field, to: null })}
+              />
               to
               {type === null ? (
-                <input
-                  type="date"
-                  aria-label="Due date"
+                <DayField
+                  said
+                  hideLabel
+                  label="Due date"
                   value={setting.to ?? ""}
-                  onChange={(event) => put(i, { ...setting, to: event.target.value || null })}
+                  none="no day"
+                  back="No day"
+                  onChange={(day) => put(i, { ...setting, to: day || null })}
                 />
               ) : (
-                <select
-                  aria-label={`New ${setting.field}`}
+                <Choice
+                  said
+                  hideLabel
+                  label={`New ${setting.field}`}
                   value={setting.to ?? ""}
-                  onChange={(event) => put(i, { ...setting, to: event.target.value || null })}
-                >
-                  <option value="">
-                    {setting.field === "status" || setting.field === "priority"
-                      ? "choose …"
-                      : "not set"}
-                  </option>
-                  {context.catalog.names.list(type).map((thing) => (
-                    <option key={thing.id} value={thing.id}>
-                      {thing.label}
-                    </option>
-                  ))}
-                </select>
+                  options={[
+                    ["", NEEDED.has(setting.field) ? "choose …" : "not set"],
+                    ...context.catalog.names
+                      .list(type)
+                      .map((thing) => [String(thing.id), thing.label] as const),
+                  ]}
+                  onChange={(id) => put(i, { ...setting, to: id || null })}
+                />
               )}
               {settings.length > 1 && (
                 <Button

@@ -10,8 +10,7 @@ import type { AskContext } from "@/core/catalog";
 
 import { numberText } from "@/core/base";
 
-import { ask, Button, Choice, Field, Notice, Waiting } from "../kit";
-import { Choose } from "./pickers";
+import { ask, Button, Choice, Field, Notice, Waiting, Choose } from "../kit";
 import { fieldOptions, samePath } from "./pickers/fields";
 
 const Leaf = styled.div`

@@ -10,7 +10,7 @@ import { allOfParts, anyOfParts, type Condition, type Leaf } from "@/core/filter
 import { conditionText, leafText } from "@/core/sentence";
 
 import { numberText } from "@/core/base";
-import { ask, Button, Checkbox, Opens } from "../kit";
+import { ask, Button, Checkbox, Choice, Opens } from "../kit";
 import { TestEditor } from "./pickers/TestEditor";
 import { withWhere } from "./pickers/where";
 
@@ -61,13 +61,6 @@ const Frame = styled.section`
     align-items: center;
     gap: 8px;
     min-height: 32px;
-  }
-  .head select {
-    font: 620 18px/24px var(--serif);
-    color: var(--plum);
-    background: none;
-    border: 0;
-    border-bottom: 3px dotted var(--plum);
   }
   .head em {
     color: var(--ink-3);
@@ -160,6 +153,11 @@ export interface GroupNode {
 type Node = GroupNode | { readonly kind: "leaf"; readonly leaf: Leaf; readonly off?: true };
 
 const JOINS: Record<How, string> = { all: "and", any: "or", none: "nor" };
+const HOWS: readonly (readonly [How, string])[] = [
+  ["all", "all of"],
+  ["any", "any of"],
+  ["none", "none of"],
+];
 const SAYS: Record<How, string> = { all: "these are so", any: "these is so", none: "these is so" };
 
 /** A condition as groups of lines; what is switched off lies among those at the top. */
@@ -291,25 +289,20 @@ export function ConditionBuilder({
   const group = (node: GroupNode, path: Path) => (
     <div className={`group ${node.how}`} role="group" aria-label={`${node.how} of`}>
       <div className="head">
-        <select
-          aria-label="How they join"
+        <Choice<How>
+          hideLabel
+          label="How they join"
           value={node.how}
-          disabled={path.length === 0 && node.how === "all" && node.of.length === 0}
-          onChange={(event) =>
+          options={HOWS}
+          isDisabled={path.length === 0 && node.how === "all" && node.of.length === 0}
+          onChange={(how) =>
             set(
               path.length === 0
-                ? { kind: "group", how: "all", of: [{ ...node, how: event.target.value as How }] }
-                : change(root, path, (one) => ({
-                    ...(one as GroupNode),
-                    how: event.target.value as How,
-                  })),
+                ? { kind: "group", how: "all", of: [{ ...node, how }] }
+                : change(root, path, (one) => ({ ...(one as GroupNode), how })),
             )
           }
-        >
-          <option value="all">all of</option>
-          <option value="any">any of</option>
-          <option value="none">none of</option>
-        </select>
+        />
         <em>{SAYS[node.how]}</em>
         <span className="acts">
           <Opens

@@ -13,7 +13,8 @@ import {
   Scale,
   ScanSearch,
 } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
+import { Tab, TabList, TabPanel, Tabs } from "react-aria-components";
 import { columnsOf } from "./columns";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
@@ -21,16 +22,25 @@ import type { AskContext } from "@/core/catalog";
 import type { Mark } from "@/core/figure";
 
 import { numberText } from "@/core/base";
-import { ask, Button, tell, Waiting, Opens } from "../kit";
+import { ask, Button, Choose, tell, Waiting, Opens } from "../kit";
 
 import { ChangeMany } from "./ChangeMany";
 import { Compare, Look } from "./Compare";
-import { Choose, fieldOptions, Foot, samePath } from "./pickers";
+import { fieldOptions, Foot, samePath } from "./pickers";
+import { partOf } from "./openedPart";
 import { RecordsTable, type Sorts } from "./RecordsTable";
 import { WorkingsBody, workingsText } from "./Workings";
 
 /** The tabs of the drawer. */
 export type DrawerTab = "records" | "workings" | "compare" | "look";
+const TABS = [
+  ["records", "Records", <List key="icon" aria-hidden />],
+  ["workings", "Workings", <Calculator key="icon" aria-hidden />],
+  ["compare", "Compare", <Scale key="icon" aria-hidden />],
+  ["look", "Quick look", <ScanSearch key="icon" aria-hidden />],
+] as const;
+/** No tab has this name: nothing is chosen while the drawer is closed. */
+const CLOSED = "closed";
 
 const Box = styled.section<{ $open: boolean; $tall: boolean }>`
   background: var(--tide);
@@ -48,7 +58,14 @@ const Box = styled.section<{ $open: boolean; $tall: boolean }>`
     flex: none;
     min-width: 0;
   }
+  .drawer {
+    display: contents;
+  }
+  .tabs {
+    display: flex;
+  }
   .tab {
+    cursor: pointer;
     display: flex;
     align-items: center;
     gap: 8px;
@@ -142,23 +159,13 @@ export function Drawer({
     showing?.filter((ids) => context.catalog.findPath(report.subject.id, ids)) ?? columnsOf(report);
   const known = sorts.filter((sort) => context.catalog.findPath(report.subject.id, sort.field));
   const part = partOf(opened);
+  const wasOpen = useRef(false);
   useEffect(() => setPicked(new Set()), [report, opened]);
   const workings = useQuery({
     queryKey: ["workings", report],
     queryFn: ({ signal }) => ask("workings", { definition: report }, signal),
     enabled: tab === "workings",
   });
-  const tabButton = (id: DrawerTab, words: string, icon: React.ReactNode) => (
-    <button
-      className="tab"
-      role="tab"
-      aria-selected={tab === id}
-      onClick={() => onTab(tab === id ? null : id)}
-    >
-      {icon}
-      {words}
-    </button>
-  );
   const toggle = (ids: readonly string[]) =>
     setShowing(
       shown.some((one) => samePath(one, ids))
@@ -167,147 +174,152 @@ export function Drawer({
     );
   return (
     <Box $open={tab !== null} $tall={picked.size > 0} aria-label="Records and workings">
-      <div className="leaves">
-        <div role="tablist" aria-label="Leaves" style={{ display: "flex" }}>
-          {tabButton("records", "Records", <List aria-hidden />)}
-          {tabButton("workings", "Workings", <Calculator aria-hidden />)}
-          {tabButton("compare", "Compare", <Scale aria-hidden />)}
-          {tabButton("look", "Quick look", <ScanSearch aria-hidden />)}
-        </div>
-        {tab === "records" && (
-          <div className="what" role="status" title={part && opened?.about}>
-            {part && <i aria-hidden />}
-            <b>{part ? opened!.label : "All"}</b>
-            {count !== null && (
-              <span>
-                · {numberText(count)} {context.catalog.countedWords(report.subject, count)}
-              </span>
-            )}
-            {part && opened?.about && <span style={{ color: "var(--ink-3)" }}>{opened.about}</span>}
-          </div>
-        )}
-        <div className="acts">
-          {tab === "records" && part && (
-            <Button $small onPress={onShowAll}>
-              Show all
-            </Button>
+      <Tabs
+        className="drawer"
+        keyboardActivation="manual"
+        selectedKey={tab ?? CLOSED}
+        onSelectionChange={(key) => onTab(key as DrawerTab)}
+      >
+        <div className="leaves">
+          <TabList aria-label="Leaves" className="tabs">
+            {TABS.map(([id, words, icon]) => (
+              <Tab
+                key={id}
+                id={id}
+                className="tab"
+                onPressStart={() => (wasOpen.current = tab === id)}
+                onPress={() => wasOpen.current && onTab(null)}
+              >
+                {icon}
+                {words}
+              </Tab>
+            ))}
+          </TabList>
+          {tab === "records" && (
+            <div className="what" role="status" title={part && opened?.about}>
+              {part && <i aria-hidden />}
+              <b>{part ? opened!.label : "All"}</b>
+              {count !== null && (
+                <span>
+                  · {numberText(count)} {context.catalog.countedWords(report.subject, count)}
+                </span>
+              )}
+              {part && opened?.about && (
+                <span style={{ color: "var(--ink-3)" }}>{opened.about}</span>
+              )}
+            </div>
           )}
-          {tab === "records" && onSaveFilter && report.where && (
+          <div className="acts">
+            {tab === "records" && part && (
+              <Button $small onPress={onShowAll}>
+                Show all
+              </Button>
+            )}
+            {tab === "records" && onSaveFilter && report.where && (
+              <Button
+                $small
+                $icon
+                aria-label="Save these conditions as a filter"
+                onPress={onSaveFilter}
+              >
+                <Funnel aria-hidden />
+              </Button>
+            )}
+            {tab === "records" && onExport && (
+              <Button
+                $small
+                $icon
+                aria-label="Download these records"
+                onPress={() => onExport(part)}
+              >
+                <Download aria-hidden />
+              </Button>
+            )}
+            {tab === "records" && (
+              <Opens label="Columns" placement="top end" button={<Button $small>Columns</Button>}>
+                {(close) => (
+                  <>
+                    <Choose
+                      label="Columns"
+                      options={fieldOptions(context.catalog, report.subject.id, () => true)}
+                      chosen={shown}
+                      many
+                      same={samePath}
+                      onChoose={toggle}
+                    />
+                    <Foot>
+                      <Button $small $look="solid" onPress={close}>
+                        Done
+                      </Button>
+                    </Foot>
+                  </>
+                )}
+              </Opens>
+            )}
+            {tab === "workings" && workings.data && (
+              <Button
+                $small
+                onPress={() =>
+                  void navigator.clipboard.writeText(workingsText(workings.data)).then(
+                    () => tell("The workings are copied."),
+                    () => tell("This browser does not let pages copy."),
+                  )
+                }
+              >
+                <Copy aria-hidden />
+                Copy as text
+              </Button>
+            )}
             <Button
               $small
               $icon
-              aria-label="Save these conditions as a filter"
-              onPress={onSaveFilter}
+              aria-label={tab ? "Close the drawer" : "Open the drawer"}
+              onPress={() => onTab(tab ? null : "records")}
             >
-              <Funnel aria-hidden />
+              {tab ? <ChevronDown aria-hidden /> : <ChevronUp aria-hidden />}
             </Button>
-          )}
-          {tab === "records" && onExport && (
-            <Button $small $icon aria-label="Download these records" onPress={() => onExport(part)}>
-              <Download aria-hidden />
-            </Button>
-          )}
-          {tab === "records" && (
-            <Opens label="Columns" placement="top end" button={<Button $small>Columns</Button>}>
-              {(close) => (
-                <>
-                  <Choose
-                    label="Columns"
-                    options={fieldOptions(context.catalog, report.subject.id, () => true)}
-                    chosen={shown}
-                    many
-                    same={samePath}
-                    onChoose={toggle}
-                  />
-                  <Foot>
-                    <Button $small $look="solid" onPress={close}>
-                      Done
-                    </Button>
-                  </Foot>
-                </>
-              )}
-            </Opens>
-          )}
-          {tab === "workings" && workings.data && (
-            <Button
-              $small
-              onPress={() =>
-                void navigator.clipboard.writeText(workingsText(workings.data)).then(
-                  () => tell("The workings are copied."),
-                  () => tell("This browser does not let pages copy."),
-                )
-              }
-            >
-              <Copy aria-hidden />
-              Copy as text
-            </Button>
-          )}
-          <Button
-            $small
-            $icon
-            aria-label={tab ? "Close the drawer" : "Open the drawer"}
-            onPress={() => onTab(tab ? null : "records")}
-          >
-            {tab ? <ChevronDown aria-hidden /> : <ChevronUp aria-hidden />}
-          </Button>
+          </div>
         </div>
-      </div>
-      {tab === "records" && (
-        <div className="body" role="tabpanel" aria-label="Records">
-          <RecordsTable
-            report={report}
-            {...(part ? { opened: part } : {})}
-            showing={shown}
-            sorts={known}
-            onSort={setSorts}
-            onCount={setCount}
-            {...(canPick ? { picked, onPick: setPicked } : {})}
-          />
-        </div>
-      )}
-      {tab === "records" && picked.size > 0 && (
-        <ChangeMany context={context} picked={picked} onDone={() => setPicked(new Set())} />
-      )}
-      {tab === "compare" && (
-        <div className="body" role="tabpanel" aria-label="Compare">
-          <Compare context={context} report={report} opened={part} reports={reports} />
-        </div>
-      )}
-      {tab === "look" && (
-        <div className="body" role="tabpanel" aria-label="Quick look">
-          <Look context={context} report={report} opened={part} />
-        </div>
-      )}
-      {tab === "workings" && (
-        <div className="body" role="tabpanel" aria-label="Workings">
-          {workings.data ? (
-            <WorkingsBody workings={workings.data} />
-          ) : workings.error ? (
-            <p role="alert" style={{ padding: 14 }}>
-              {workings.error.message}
-            </p>
-          ) : (
-            <Waiting style={{ padding: 14 }}>Counting each condition …</Waiting>
-          )}
-        </div>
-      )}
+        {tab === "records" && (
+          <TabPanel id="records" className="body">
+            <RecordsTable
+              report={report}
+              {...(part ? { opened: part } : {})}
+              showing={shown}
+              sorts={known}
+              onSort={setSorts}
+              onCount={setCount}
+              {...(canPick ? { picked, onPick: setPicked } : {})}
+            />
+          </TabPanel>
+        )}
+        {tab === "records" && picked.size > 0 && (
+          <ChangeMany context={context} picked={picked} onDone={() => setPicked(new Set())} />
+        )}
+        {tab === "compare" && (
+          <TabPanel id="compare" className="body">
+            <Compare context={context} report={report} opened={part} reports={reports} />
+          </TabPanel>
+        )}
+        {tab === "look" && (
+          <TabPanel id="look" className="body">
+            <Look context={context} report={report} opened={part} />
+          </TabPanel>
+        )}
+        {tab === "workings" && (
+          <TabPanel id="workings" className="body">
+            {workings.data ? (
+              <WorkingsBody workings={workings.data} />
+            ) : workings.error ? (
+              <p role="alert" style={{ padding: 14 }}>
+                {workings.error.message}
+              </p>
+            ) : (
+              <Waiting style={{ padding: 14 }}>Counting each condition …</Waiting>
+            )}
+          </TabPanel>
+        )}
+      </Tabs>
     </Box>
   );
 }
-
-/** What of a mark opens records: its keys, and its measure where that has records of its own. */
-export const partOf = (opened: Mark | null): OpenedPart | undefined =>
-  opened &&
-  (opened.path.length ||
-    opened.split !== undefined ||
-    opened.measure !== undefined ||
-    opened.before ||
-    opened.record !== undefined)
-    ? {
-        path: [...opened.path],
-        ...(opened.split === undefined ? {} : { split: opened.split }),
-        ...(opened.measure === undefined ? {} : { measure: opened.measure }),
-        ...(opened.before ? { before: opened.before } : {}),
-        ...(opened.record === undefined ? {} : { record: opened.record }),
-      }
-    : undefined;

@@ -6,10 +6,10 @@ import { sentencePieces, type Report } from "@/core/kinds";
 import type { AskContext } from "@/core/catalog";
 import type { Dress } from "@/core/definition";
 import type { Area, Piece, SentencePart } from "@/core/sentence";
-import { Opens } from "../kit";
+import { Choose, Opens } from "../kit";
 import { AddPart } from "./AddPart";
 import { COMMON, roomKindOf, type Picker } from "./kinds";
-import { Choose, ConditionPicker, GroupPicker, ShapePicker, type PickerProps } from "./pickers";
+import { ConditionPicker, GroupPicker, ShapePicker, type PickerProps } from "./pickers";
 import { Say } from "./sentenceStyle";
 
 interface HeadlineProps {

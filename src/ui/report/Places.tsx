@@ -1,7 +1,14 @@
 "use client";
 import type { CountReport } from "@/core/kinds";
 import { ArrowLeftRight, GripVertical } from "lucide-react";
-import { useState, type KeyboardEvent } from "react";
+import {
+  ListBox,
+  ListBoxItem,
+  useDragAndDrop,
+  type DropItem,
+  type ItemDropTarget,
+  type Key,
+} from "react-aria-components";
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
 import type { Dress, Group } from "@/core/definition";
@@ -27,9 +34,24 @@ const Strip = styled.section`
     font: italic 400 15px/20px var(--serif);
     color: var(--ink-3);
   }
-  .place.over {
+  .stands {
+    display: flex;
+    align-items: center;
+    gap: 6px;
+    min-width: 60px;
+    min-height: 30px;
+    outline: none;
+  }
+  .stands[data-empty] {
+    color: var(--ink-3);
+  }
+  .stands[data-drop-target] {
     background: var(--mallow-2);
     box-shadow: inset 0 0 0 2px var(--plum);
+  }
+  .react-aria-DropIndicator[data-drop-target] {
+    outline: 2px solid var(--plum);
+    height: 24px;
   }
   .chip {
     background: var(--salt);
@@ -50,6 +72,9 @@ const Strip = styled.section`
   }
 `;
 
+/** The format in which a group is carried from place to place. */
+const STAND = "application/x-pivot-group";
+
 type Place = "pages" | "down" | "across";
 const PLACES: readonly Place[] = ["down", "across", "pages"];
 const WORDS: Record<Place, string> = {
@@ -58,20 +83,21 @@ const WORDS: Record<Place, string> = {
   pages: "one table for each",
 };
 
+interface PlacesProps {
+  readonly context: AskContext;
+  readonly report: CountReport;
+  readonly dress: Dress;
+  readonly onChange: (report: CountReport, dress: Dress) => void;
+}
+
+/** A group of the pivot by where it stands. */
+interface Stand {
+  readonly place: Place;
+  readonly index: number;
+}
+
 /** Where the groups of a pivot stand; each can be dragged or moved by keys from place to place. */
-export function Places({
-  context,
-  report,
-  dress,
-  onChange,
-}: {
-  context: AskContext;
-  report: CountReport;
-  dress: Dress;
-  onChange: (report: CountReport, dress: Dress) => void;
-}) {
-  const [lifted, setLifted] = useState<{ place: Place; index: number } | null>(null);
-  const [over, setOver] = useState<Place | null>(null);
+export function Places({ context, report, dress, onChange }: PlacesProps) {
   const pages = Math.min(dress.pages, report.by.length);
   const at: Record<Place, readonly Group[]> = {
     pages: report.by.slice(0, pages),
@@ -88,7 +114,7 @@ export function Places({
       { ...dress, pages: next.pages.length, closed: [] },
     );
   };
-  const move = (from: { place: Place; index: number }, to: Place, place?: number) => {
+  const move = (from: Stand, to: Place, place?: number) => {
     const group = at[from.place][from.index];
     if (!group) return;
     const without = { ...at, [from.place]: at[from.place].filter((_, i) => i !== from.index) };
@@ -107,63 +133,20 @@ export function Places({
     into.splice(place ?? into.length, 0, group);
     put({ ...without, [to]: into });
   };
-  const onKey = (from: { place: Place; index: number }) => (event: KeyboardEvent) => {
-    const order = PLACES.indexOf(from.place);
-    const run = (act: () => void) => {
-      event.preventDefault();
-      act();
-    };
-    if (event.key === "ArrowRight" && from.index < at[from.place].length - 1)
-      run(() => move(from, from.place, from.index + 1));
-    else if (event.key === "ArrowLeft" && from.index > 0)
-      run(() => move(from, from.place, from.index - 1));
-    else if (event.key === "ArrowDown") run(() => move(from, PLACES[(order + 1) % PLACES.length]));
-    else if (event.key === "ArrowUp")
-      run(() => move(from, PLACES[(order + PLACES.length - 1) % PLACES.length]));
-  };
   const swap = () =>
     report.split &&
     put({ ...at, down: [...at.down.slice(0, -1), report.split], across: at.down.slice(-1) });
   return (
     <Strip aria-label="Places of the pivot">
       {PLACES.map((place) => (
-        <div
-          key={place}
-          className={`place${over === place ? " over" : ""}`}
-          onDragOver={(event) => {
-            if (lifted) {
-              event.preventDefault();
-              setOver(place);
-            }
-          }}
-          onDragLeave={() => setOver(null)}
-          onDrop={() => {
-            if (lifted) move(lifted, place);
-            setLifted(null);
-            setOver(null);
-          }}
-        >
+        <div key={place} className="place">
           <em>{WORDS[place]}</em>
-          {at[place].map((group, index) => (
-            <span
-              key={index}
-              className="chip"
-              role="button"
-              tabIndex={0}
-              draggable
-              aria-label={`${groupText(group, context.catalog, report.subject.id)}, ${WORDS[place]}. Up and down move it to another place, left and right within it`}
-              onDragStart={() => setLifted({ place, index })}
-              onDragEnd={() => {
-                setLifted(null);
-                setOver(null);
-              }}
-              onKeyDown={onKey({ place, index })}
-            >
-              <GripVertical size={14} aria-hidden />
-              {groupText(group, context.catalog, report.subject.id)}
-            </span>
-          ))}
-          {at[place].length === 0 && <span style={{ color: "var(--ink-3)" }}>nothing</span>}
+          <Stands
+            label={WORDS[place]}
+            place={place}
+            words={at[place].map((group) => groupText(group, context.catalog, report.subject.id))}
+            onMove={move}
+          />
         </div>
       ))}
       <div className="place">
@@ -203,5 +186,56 @@ export function Places({
         </Opens>
       </span>
     </Strip>
+  );
+}
+
+interface StandsProps {
+  readonly label: string;
+  readonly place: Place;
+  readonly words: readonly string[];
+  readonly onMove: (from: Stand, to: Place, index?: number) => void;
+}
+
+/** The groups at one place: lifted by the mouse or by Enter, carried by Tab, and put down at another place or between others. */
+function Stands({ label, place, words, onMove }: StandsProps) {
+  const standOf = (key: Key): number => Number(String(key).split(" ")[1]);
+  const dropped = async (items: readonly DropItem[], index?: number) => {
+    const [item] = items;
+    if (item?.kind === "text") onMove(JSON.parse(await item.getText(STAND)) as Stand, place, index);
+  };
+  const gapOf = ({ key, dropPosition }: ItemDropTarget) =>
+    standOf(key) + (dropPosition === "after" ? 1 : 0);
+  const { dragAndDropHooks } = useDragAndDrop({
+    getItems: (keys) =>
+      [...keys].map((key) => ({
+        [STAND]: JSON.stringify({ place, index: standOf(key) }),
+        "text/plain": words[standOf(key)],
+      })),
+    acceptedDragTypes: [STAND],
+    getDropOperation: () => "move",
+    onRootDrop: ({ items }) => void dropped(items),
+    onInsert: ({ items, target }) => void dropped(items, gapOf(target)),
+    onReorder: ({ keys, target }) => {
+      const from = standOf([...keys][0]);
+      const gap = gapOf(target);
+      onMove({ place, index: from }, place, gap > from ? gap - 1 : gap);
+    },
+  });
+  return (
+    <ListBox
+      className="stands"
+      aria-label={label}
+      orientation="horizontal"
+      selectionMode="none"
+      dragAndDropHooks={dragAndDropHooks}
+      renderEmptyState={() => "nothing"}
+    >
+      {words.map((one, index) => (
+        <ListBoxItem key={index} id={`${place} ${index}`} className="chip" textValue={one}>
+          <GripVertical size={14} aria-hidden />
+          {one}
+        </ListBoxItem>
+      ))}
+    </ListBox>
   );
 }

@@ -3,8 +3,7 @@ import type { KeptDashboard } from "@/contract/dashboards";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import type { Tile } from "@/core/definition";
 
-import { ask, Button, Opens, tell, Waiting } from "../kit";
-import { Choose } from "./pickers";
+import { ask, Button, Opens, tell, Waiting, Choose } from "../kit";
 
 /** Puts a saved report on one of the dashboards one may change, or on a new one. */
 export function PutOnBoard({ report, mayBuild }: { report: number; mayBuild: boolean }) {

@@ -1,5 +1,5 @@
 "use client";
-import { Drawer } from "./Drawer";
+import { later, useFetchAhead } from "../kit";
 import { roomKindOf } from "./kinds";
 import { Readers } from "./Readers";
 import { Dialogs } from "./room/Dialogs";
@@ -9,8 +9,11 @@ import { Head } from "./room/Head";
 import { Side } from "./room/Side";
 import { useReportRoom, type RoomProps } from "./room/useReportRoom";
 
+const Drawer = later(() => import("./Drawer"), "Drawer");
+
 /** The report room: the sentence, readers' choices, the figure, its dress, and the drawer with its records and workings. */
 export function ReportRoom(props: RoomProps) {
+  useFetchAhead(Drawer);
   const room = useReportRoom(props);
   const { context, draft, dress, report, state, send, figure } = room;
   const isNarrow = roomKindOf(report).isRecords && state.typing === null && !state.showsDress;

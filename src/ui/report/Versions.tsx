@@ -12,7 +12,7 @@ import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
 import { type Dress } from "@/core/definition";
 
-import { ask, Button, Dialog, Waiting } from "../kit";
+import { ask, Button, Dialog, Waiting, useMoments } from "../kit";
 
 const Rows = styled.ul`
   max-height: 46vh;
@@ -90,16 +90,6 @@ export function Differences({
   );
 }
 
-const when = (iso: string) =>
-  new Date(iso).toLocaleString("en-GB", {
-    weekday: "short",
-    day: "numeric",
-    month: "short",
-    year: "numeric",
-    hour: "2-digit",
-    minute: "2-digit",
-  });
-
 /** Every save of a report: looked at, compared in words with what is there now, and taken back. */
 export function Versions({
   context,
@@ -123,6 +113,7 @@ export function Versions({
     queryFn: ({ signal }) => ask("versions", { kind: "report", id }, signal),
     enabled: isOpen,
   });
+  const moments = useMoments();
   const [looked, setLooked] = useState<number | null>(null);
   return (
     <Dialog title="Earlier versions" isOpen={isOpen} onOpenChange={(open) => !open && onClose()}>
@@ -137,7 +128,7 @@ export function Versions({
                 <span>
                   <b>Version {line.version}</b>{" "}
                   <small>
-                    {line.savedBy}, {when(line.savedAt)}
+                    {line.savedBy}, {moments.time(line.savedAt)}
                   </small>
                 </span>
                 <span>

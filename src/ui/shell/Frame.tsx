@@ -6,7 +6,6 @@ import { I18nProvider, RouterProvider } from "react-aria-components";
 import { ServerStyleSheet, StyleSheetManager } from "styled-components";
 import { Toasts } from "../kit";
 import { useTroubleAtHand } from "./LaterTrouble";
-import { GlobalStyle } from "../tokens";
 
 /** Styles on the server, links without reloads, one cache of answers, and the place for messages. */
 export function Frame({ children }: { children: ReactNode }) {
@@ -20,7 +19,6 @@ export function Frame({ children }: { children: ReactNode }) {
   useTroubleAtHand();
   return (
     <Styles>
-      <GlobalStyle />
       <I18nProvider locale="en">
         <RouterProvider navigate={(href) => router.push(href)}>
           <QueryClientProvider client={client}>

@@ -2,7 +2,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { Calculator, LayoutDashboard, ScrollText, Ticket } from "lucide-react";
 import { useRouter } from "next/navigation";
-import { useEffect, useId, useState, type KeyboardEvent } from "react";
+import { useEffect, useState } from "react";
+import { Autocomplete, Input, ListBox, ListBoxItem, TextField } from "react-aria-components";
 import styled from "styled-components";
 
 import { ask, Dialog } from "../kit";
@@ -26,35 +27,35 @@ const Box = styled.div`
     outline: none;
     box-shadow: inset 0 -2px 0 var(--plum) !important;
   }
-  ul {
+  .found {
     max-height: 46vh;
     overflow: auto;
     padding: 6px 0;
   }
-  li {
+  .one {
     display: flex;
     align-items: center;
     gap: 12px;
     padding: 7px 22px;
     cursor: pointer;
   }
-  li svg {
+  .one svg {
     width: 16px;
     height: 16px;
     color: var(--plum);
     flex: none;
   }
-  li[aria-selected="true"] {
+  .one[data-focused] {
     background: var(--mallow-2);
     box-shadow: inset 3px 0 0 var(--plum);
   }
-  li span {
+  .one span {
     min-width: 0;
     overflow: hidden;
     text-overflow: ellipsis;
     white-space: nowrap;
   }
-  li em {
+  .one em {
     margin-left: auto;
     font-style: normal;
     color: var(--ink-3);
@@ -77,9 +78,7 @@ function Finder({ onClose }: { onClose: () => void }) {
   const [words, setWords] = useState("");
   const [asked, setAsked] = useState("");
   useEffect(() => setWords((now) => now + takeTyped()), []);
-  const [at, setAt] = useState(0);
   const router = useRouter();
-  const id = useId();
   useEffect(() => {
     const timer = setTimeout(() => setAsked(words), 120);
     return () => clearTimeout(timer);
@@ -89,56 +88,48 @@ function Finder({ onClose }: { onClose: () => void }) {
     queryFn: ({ signal }) => ask("find", { words: asked }, signal),
     enabled: asked.trim() !== "",
   });
-  useEffect(() => setAt(0), [found]);
   const go = (href: string) => {
     onClose();
     router.push(href);
   };
-  const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === "ArrowDown" || event.key === "ArrowUp") {
-      event.preventDefault();
-      setAt((at + (event.key === "ArrowDown" ? 1 : -1) + found.length) % Math.max(found.length, 1));
-    } else if (event.key === "Enter" && asked === words && found[at]) go(found[at].href);
-    else if (event.key === "Enter") setAsked(words);
-  };
   const list = asked.trim() ? found : [];
+  const hasNone = words.trim() !== "" && list.length === 0 && !isFetching && asked === words;
   return (
     <Box>
-      <input
-        autoFocus
-        role="combobox"
-        aria-expanded={list.length > 0}
-        aria-controls={id}
-        aria-activedescendant={list[at] ? `${id}-${at}` : undefined}
-        aria-label="Say what to count, or find something"
-        placeholder="count faults by service, a name, or D1204"
-        value={words}
-        onChange={(event) => setWords(event.target.value)}
-        onKeyDown={onKeyDown}
-        maxLength={10_000}
-      />
-      <ul id={id} role="listbox" aria-label="Found">
-        {list.map((one, i) => {
-          const Icon = ICONS[one.kind];
-          return (
-            <li
-              key={one.href}
-              id={`${id}-${i}`}
-              role="option"
-              aria-selected={i === at}
-              onClick={() => go(one.href)}
-              onMouseEnter={() => setAt(i)}
-            >
-              <Icon aria-hidden />
-              <span>{one.words}</span>
-              <em>{one.about}</em>
-            </li>
-          );
-        })}
-      </ul>
-      {words.trim() !== "" && list.length === 0 && !isFetching && asked === words && (
-        <p role="status">Nothing is called that, and it is not a sentence.</p>
-      )}
+      <Autocomplete inputValue={words} onInputChange={setWords}>
+        <TextField aria-label="Say what to count, or find something" autoFocus>
+          <Input
+            placeholder="count faults by service, a name, or D1204"
+            maxLength={10_000}
+            onKeyDown={(event) => {
+              if (event.key !== "Enter") return;
+              // What is listed belongs to other words as long as these have not been asked.
+              if (asked !== words) setAsked(words);
+              else if (list[0] && !event.currentTarget.getAttribute("aria-activedescendant"))
+                go(list[0].href);
+            }}
+          />
+        </TextField>
+        <ListBox
+          className="found"
+          aria-label="Found"
+          items={list.map((one) => ({ ...one, id: one.href }))}
+          selectionMode="none"
+          onAction={(href) => asked === words && go(String(href))}
+        >
+          {(one) => {
+            const Icon = ICONS[one.kind];
+            return (
+              <ListBoxItem className="one" textValue={one.words}>
+                <Icon aria-hidden />
+                <span>{one.words}</span>
+                <em>{one.about}</em>
+              </ListBoxItem>
+            );
+          }}
+        </ListBox>
+      </Autocomplete>
+      {hasNone && <p role="status">Nothing is called that, and it is not a sentence.</p>}
     </Box>
   );
 }

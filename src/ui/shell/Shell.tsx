@@ -5,7 +5,7 @@ import { usePathname } from "next/navigation";
 import { useEffect, useState, type ReactNode } from "react";
 import { Button } from "react-aria-components";
 import type { PinLine } from "@/contract/library";
-import { later, useFetchAhead, useShortcuts, type Shortcut } from "../kit";
+import { later, useFetchAhead, useShortcuts, Zone, type Shortcut } from "../kit";
 import { Mark } from "./Mark";
 import { PinList, PinMenu } from "./Pins";
 import { Beside, Skip, Spine } from "./Spine";
@@ -18,6 +18,8 @@ const Keys = later(() => import("./Keys"), "Keys");
 interface ShellProps {
   readonly viewer: ViewerWords;
   readonly workspace: string;
+  /** The zone of the workspace, as in the zone database. */
+  readonly zone: string;
   readonly pins: readonly PinLine[];
   readonly children: ReactNode;
 }
@@ -37,7 +39,7 @@ const everywhere = (call: (what: Called) => void): Shortcut[] => [
 ];
 
 /** The spine with the rooms, and what can be called up from every room. */
-export function Shell({ viewer, workspace, pins, children }: ShellProps) {
+export function Shell({ viewer, workspace, zone, pins, children }: ShellProps) {
   useFetchAhead(QuickBox);
   const path = usePathname();
   const [called, setCalled] = useState<Called | null>(null);
@@ -60,44 +62,46 @@ export function Shell({ viewer, workspace, pins, children }: ShellProps) {
   };
   const close = () => setCalled(null);
   return (
-    <Beside $wide={wide}>
-      <Skip href="#room">To the page</Skip>
-      <Spine $wide={wide} aria-label="Grand Tally">
-        <div className="mark">
-          <Mark />
-          {wide && "Grand Tally"}
+    <Zone.Provider value={zone}>
+      <Beside $wide={wide}>
+        <Skip href="#room">To the page</Skip>
+        <Spine $wide={wide} aria-label="Grand Tally">
+          <div className="mark">
+            <Mark />
+            {wide && "Grand Tally"}
+          </div>
+          <Button
+            className="quick"
+            aria-label="Say or find (Ctrl K)"
+            onPress={() => call("quick box")}
+            onHoverStart={() => void QuickBox.fetch()}
+          >
+            <Search size={16} aria-hidden />
+            {wide && (
+              <>
+                <span>Say or find</span>
+                <kbd>Ctrl K</kbd>
+              </>
+            )}
+          </Button>
+          {room("/dashboards", "Dashboards", <LayoutDashboard aria-hidden />)}
+          {room("/reports", "Reports", <ScrollText aria-hidden />)}
+          {room("/sprints", "Sprints", <Waves aria-hidden />)}
+          {room("/mailings", "Mailings", <Mail aria-hidden />)}
+          {wide && pins.length > 0 && <div className="head">Your pins</div>}
+          {wide && <PinList pins={pins} />}
+          <div className="spread">{!wide && <span className="title">Grand Tally</span>}</div>
+          {!wide && pins.length > 0 && <PinMenu pins={pins} />}
+          {viewer.role === "administrator" &&
+            room("/settings", "Settings", <SlidersHorizontal aria-hidden />)}
+          <You {...{ viewer, workspace, wide }} onWiden={widen} onKeys={() => call("keys")} />
+        </Spine>
+        <div id="room" tabIndex={-1} style={{ minWidth: 0, outline: "none", boxShadow: "none" }}>
+          {children}
         </div>
-        <Button
-          className="quick"
-          aria-label="Say or find (Ctrl K)"
-          onPress={() => call("quick box")}
-          onHoverStart={() => void QuickBox.fetch()}
-        >
-          <Search size={16} aria-hidden />
-          {wide && (
-            <>
-              <span>Say or find</span>
-              <kbd>Ctrl K</kbd>
-            </>
-          )}
-        </Button>
-        {room("/dashboards", "Dashboards", <LayoutDashboard aria-hidden />)}
-        {room("/reports", "Reports", <ScrollText aria-hidden />)}
-        {room("/sprints", "Sprints", <Waves aria-hidden />)}
-        {room("/mailings", "Mailings", <Mail aria-hidden />)}
-        {wide && pins.length > 0 && <div className="head">Your pins</div>}
-        {wide && <PinList pins={pins} />}
-        <div className="spread">{!wide && <span className="title">Grand Tally</span>}</div>
-        {!wide && pins.length > 0 && <PinMenu pins={pins} />}
-        {viewer.role === "administrator" &&
-          room("/settings", "Settings", <SlidersHorizontal aria-hidden />)}
-        <You {...{ viewer, workspace, wide }} onWiden={widen} onKeys={() => call("keys")} />
-      </Spine>
-      <div id="room" tabIndex={-1} style={{ minWidth: 0, outline: "none", boxShadow: "none" }}>
-        {children}
-      </div>
-      {called === "quick box" && <QuickBox onClose={close} />}
-      {called === "keys" && <Keys onClose={close} />}
-    </Beside>
+        {called === "quick box" && <QuickBox onClose={close} />}
+        {called === "keys" && <Keys onClose={close} />}
+      </Beside>
+    </Zone.Provider>
   );
 }

@@ -13,6 +13,7 @@ import { ChevronLeft, ChevronRight, ScrollText } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
+import { Tab, TabList, TabPanel, Tabs } from "react-aria-components";
 
 import { PLAIN_DRESS, type WorkUnit } from "@/core/definition";
 import { valueWords, type Mark } from "@/core/figure";
@@ -176,139 +177,125 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
           )}
         </div>
       </Mast>
-      <Leaves>
-        <div role="tablist" aria-label="What is drawn">
-          {(Object.keys(LEAVES) as Leaf[]).map((id) => (
-            <button
-              key={id}
-              role="tab"
-              id={`leaf-${id}`}
-              aria-controls="sprint-figure"
-              aria-selected={leaf === id}
-              tabIndex={leaf === id ? 0 : -1}
-              onClick={() => setLeaf(id)}
-              onKeyDown={(event) => {
-                const ids = Object.keys(LEAVES) as Leaf[];
-                const by = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
-                if (by) {
-                  const next = ids[(ids.indexOf(id) + by + ids.length) % ids.length];
-                  setLeaf(next);
-                  document.getElementById(`leaf-${next}`)?.focus();
-                }
-              }}
-            >
-              {LEAVES[id]}
-            </button>
-          ))}
-        </div>
-        <div className="acts">
-          <Choice hideLabel label="Counted in" value={unit} options={UNITS} onChange={choose} />
-          <DayField
-            label="As it stood on"
-            value={stood}
-            min={sprint.starts ?? undefined}
-            max={sprint.ends ?? undefined}
-            onChange={setStood}
-          />
-          {shownReport && (
-            <Link
-              href={`/reports/new?s=${encodeURIComponent(printReport(shownReport, context.catalog))}`}
-              style={{
-                display: "inline-flex",
-                gap: 6,
-                alignItems: "center",
-                color: "var(--plum)",
-                fontWeight: 600,
-              }}
-            >
-              <ScrollText size={16} aria-hidden />
-              As a report
-            </Link>
-          )}
-        </div>
-      </Leaves>
-      <Grounds>
-        <section
-          className="figure"
-          id="sprint-figure"
-          role="tabpanel"
-          aria-labelledby={`leaf-${leaf}`}
-        >
-          {error && !data ? (
-            <Empty says={error.message} />
-          ) : !data ? (
-            <Waiting>Counting …</Waiting>
-          ) : leaf === "burndown" || leaf === "burnup" ? (
-            <>
-              <Says>{saidWords(data.shown.says)}</Says>
-              {answer?.burndown && leaf === "burndown" && (
-                <Checkbox isSelected={onWorkingDays} onChange={setOnWorkingDays}>
-                  Pace over working days only
-                </Checkbox>
-              )}
-              {answer?.burndown &&
-                data.shown.pace &&
-                !data.shown.blank &&
-                (leaf === "burndown" ? (
-                  <div aria-label="Figure" role="group" style={{ display: "flex", flex: 1 }}>
-                    <FigureBody
-                      shown={data.shown}
-                      report={data.definition}
-                      dress={PLAIN_DRESS}
-                      measure=""
-                      title={`Burndown of ${sprint.name}`}
-                      opened={null}
-                      onOpen={(mark) => open(data.definition, mark, mark.label)}
-                      asTable={false}
-                      pace={onWorkingDays ? "working" : "clock"}
-                      flags={flagsOf(notes ?? [], data.shown)}
+      <Tabs
+        style={{ display: "contents" }}
+        selectedKey={leaf}
+        onSelectionChange={(id) => setLeaf(id as Leaf)}
+      >
+        <Leaves>
+          <TabList aria-label="What is drawn">
+            {(Object.keys(LEAVES) as Leaf[]).map((id) => (
+              <Tab key={id} id={id}>
+                {LEAVES[id]}
+              </Tab>
+            ))}
+          </TabList>
+          <div className="acts">
+            <Choice hideLabel label="Counted in" value={unit} options={UNITS} onChange={choose} />
+            <DayField
+              label="As it stood on"
+              value={stood}
+              min={sprint.starts ?? undefined}
+              max={sprint.ends ?? undefined}
+              none="now"
+              back="Back to now"
+              onChange={setStood}
+            />
+            {shownReport && (
+              <Link
+                href={`/reports/new?s=${encodeURIComponent(printReport(shownReport, context.catalog))}`}
+                style={{
+                  display: "inline-flex",
+                  gap: 6,
+                  alignItems: "center",
+                  color: "var(--plum)",
+                  fontWeight: 600,
+                }}
+              >
+                <ScrollText size={16} aria-hidden />
+                As a report
+              </Link>
+            )}
+          </div>
+        </Leaves>
+        <Grounds>
+          <TabPanel id={leaf} className="figure">
+            {error && !data ? (
+              <Empty says={error.message} />
+            ) : !data ? (
+              <Waiting>Counting …</Waiting>
+            ) : leaf === "burndown" || leaf === "burnup" ? (
+              <>
+                <Says>{saidWords(data.shown.says)}</Says>
+                {answer?.burndown && leaf === "burndown" && (
+                  <Checkbox isSelected={onWorkingDays} onChange={setOnWorkingDays}>
+                    Pace over working days only
+                  </Checkbox>
+                )}
+                {answer?.burndown &&
+                  data.shown.pace &&
+                  !data.shown.blank &&
+                  (leaf === "burndown" ? (
+                    <div aria-label="Figure" role="group" style={{ display: "flex", flex: 1 }}>
+                      <FigureBody
+                        shown={data.shown}
+                        report={data.definition}
+                        dress={PLAIN_DRESS}
+                        measure=""
+                        title={`Burndown of ${sprint.name}`}
+                        opened={null}
+                        onOpen={(mark) => open(data.definition, mark, mark.label)}
+                        asTable={false}
+                        pace={onWorkingDays ? "working" : "clock"}
+                        flags={flagsOf(notes ?? [], data.shown)}
+                      />
+                    </div>
+                  ) : (
+                    <BurnUp
+                      answer={answer}
+                      pace={data.shown.pace}
+                      drawn={{
+                        onOpen: (mark) => open(data.definition, mark, mark.label),
+                        opened: null,
+                        label: `Burn-up of ${sprint.name}`,
+                        dress: PLAIN_DRESS,
+                      }}
+                      forecast={
+                        forecast?.forecast
+                          ? { forecast: forecast.forecast, days: forecast.days }
+                          : null
+                      }
                     />
-                  </div>
-                ) : (
-                  <BurnUp
-                    answer={answer}
-                    pace={data.shown.pace}
-                    drawn={{
-                      onOpen: (mark) => open(data.definition, mark, mark.label),
-                      opened: null,
-                      label: `Burn-up of ${sprint.name}`,
-                      dress: PLAIN_DRESS,
-                    }}
-                    forecast={
-                      forecast?.forecast
-                        ? { forecast: forecast.forecast, days: forecast.days }
-                        : null
+                  ))}
+                {!answer?.burndown && (
+                  <Empty
+                    says={
+                      sprint.starts
+                        ? "There is nothing to draw before it begins."
+                        : "Its dates are missing: a sprint needs a start and an end before anything can burn down."
                     }
                   />
-                ))}
-              {!answer?.burndown && (
-                <Empty
-                  says={
-                    sprint.starts
-                      ? "There is nothing to draw before it begins."
-                      : "Its dates are missing: a sprint needs a start and an end before anything can burn down."
-                  }
-                />
-              )}
-            </>
-          ) : (
-            <OtherFigure
-              report={reports[leaf]}
-              title={`${LEAVES[leaf]} of ${leaf === "velocity" ? (sprint.team ?? "the team") : sprint.name}`}
-              onOpen={(mark) => open(reports[leaf], mark, mark.label)}
-            />
-          )}
-          {leaf === "flow" && (
-            <LeftOut
-              context={context}
-              report={reports.flow as LevelReport}
-              without={without}
-              onWithout={setWithout}
-            />
-          )}
-        </section>
-        {data && <Ledger sprint={data} words={words} zone={facts.calendar.zone} />}
-      </Grounds>
+                )}
+              </>
+            ) : (
+              <OtherFigure
+                report={reports[leaf]}
+                title={`${LEAVES[leaf]} of ${leaf === "velocity" ? (sprint.team ?? "the team") : sprint.name}`}
+                onOpen={(mark) => open(reports[leaf], mark, mark.label)}
+              />
+            )}
+            {leaf === "flow" && (
+              <LeftOut
+                context={context}
+                report={reports.flow as LevelReport}
+                without={without}
+                onWithout={setWithout}
+              />
+            )}
+          </TabPanel>
+          {data && <Ledger sprint={data} words={words} zone={facts.calendar.zone} />}
+        </Grounds>
+      </Tabs>
       {data && (
         <Lists
           sprint={data}

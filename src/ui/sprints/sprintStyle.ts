@@ -11,6 +11,7 @@ export const Leaves = styled.div`
     gap: 2px;
   }
   [role="tab"] {
+    cursor: pointer;
     padding: 7px 14px;
     height: 34px;
     font-weight: 600;
@@ -24,7 +25,7 @@ export const Leaves = styled.div`
     padding-bottom: 3px;
     flex-wrap: wrap;
   }
-  button[aria-selected="true"] {
+  [role="tab"][data-selected] {
     background: var(--tide);
     color: var(--ink);
   }

@@ -1,2 +1,3 @@
 export * from "./tokens";
-export { GlobalStyle, HIDDEN } from "./GlobalStyle";
+export { HIDDEN } from "./hidden";
+export { Look } from "./Look";

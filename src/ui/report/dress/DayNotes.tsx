@@ -4,7 +4,7 @@ import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import { dayText } from "@/core/time";
 
-import { ask, Button, Checkbox, Field, tell } from "../../kit";
+import { ask, Button, Checkbox, DayField, Field, tell } from "../../kit";
 import { useDayNotes } from "./useDayNotes";
 
 /** Dated notes on time charts: of this report, or of every one. */
@@ -48,7 +48,7 @@ export function DayNotes({ report }: { report: number | null }) {
         </div>
       ))}
       {data?.length === 0 && <p className="note">No day has a note yet.</p>}
-      <Field label="Day" type="date" value={day} onChange={setDay} />
+      <DayField stacked label="Day" value={day} onChange={setDay} />
       <Field
         label="What happened"
         value={words}

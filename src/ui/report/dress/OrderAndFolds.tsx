@@ -1,14 +1,15 @@
 "use client";
 import type { CountReport } from "@/core/kinds";
-import { ArrowDown, ArrowUp, Eye, EyeOff, GripVertical } from "lucide-react";
+import { Eye, EyeOff } from "lucide-react";
 import { useState } from "react";
 import { lastOf, typeOf, type AskContext } from "@/core/catalog";
 import type { Dress, Group } from "@/core/definition";
 import { keyOfPath, type Figure, type FigureRow } from "@/core/figure";
 import type { Value } from "@/core/filter";
-import { Button, Checkbox, Choice, Field, tell } from "../../kit";
+import { Button, Choice, Field, tell } from "../../kit";
 import { fill } from "../../charts";
 import { sameValue, withAlways } from "../pickers/values";
+import { moved, PartRows } from "./PartRows";
 
 export const ORDERS: Record<Dress["order"], string> = {
   natural: "in their own order",
@@ -17,6 +18,9 @@ export const ORDERS: Record<Dress["order"], string> = {
   name: "by name",
   hand: "by hand",
 };
+
+/** How many parts can be placed by hand. */
+const DRAWN = 40;
 
 export interface PartProps {
   readonly context: AskContext;
@@ -31,7 +35,6 @@ export interface PartProps {
 export function OrderAndFolds({ context, report, onReport, dress, onDress, figure }: PartProps) {
   const [picked, setPicked] = useState<readonly string[]>([]);
   const [name, setName] = useState("");
-  const [dragged, setDragged] = useState<number | null>(null);
   const rows = figure?.rows ?? [];
   const group = report.by[report.by.length - 1];
   const values = (row: FigureRow): Value[] | null =>
@@ -42,13 +45,16 @@ export function OrderAndFolds({ context, report, onReport, dress, onDress, figur
       by: report.by.map((one, i) => (i === report.by.length - 1 ? next : one)),
     });
   const isPlain = report.by.length === 1 && !group.grain && !group.cases && !group.ranges;
-  const place = (from: number, to: number) => {
-    if (to < 0 || to >= rows.length) return;
-    const keys = rows.map((row) => keyOfPath(row.path));
-    const [key] = keys.splice(from, 1);
-    keys.splice(to, 0, key);
-    onDress({ ...dress, order: "hand", byHand: keys });
-  };
+  const placeAt = (from: number, to: number) =>
+    onDress({
+      ...dress,
+      order: "hand",
+      byHand: moved(
+        rows.map((row) => keyOfPath(row.path)),
+        from,
+        to,
+      ),
+    });
   const fold = () => {
     const chosen = rows.filter((row) => picked.includes(keyOfPath(row.path)));
     const folded = chosen.flatMap((row) => values(row) ?? []);
@@ -74,12 +80,35 @@ export function OrderAndFolds({ context, report, onReport, dress, onDress, figur
     put(withAlways(group, isKept(row) ? others : [...others, ...own]));
   };
   const series = (figure?.series ?? []).filter((one) => !/^m\d/.test(one.key));
-  const placeSeries = (from: number, to: number) => {
-    const keys = series.map((one) => one.key);
-    const [key] = keys.splice(from, 1);
-    keys.splice(to, 0, key);
-    onDress({ ...dress, splitOrder: keys });
-  };
+  const placeSeries = (from: number, to: number) =>
+    onDress({
+      ...dress,
+      splitOrder: moved(
+        series.map((one) => one.key),
+        from,
+        to,
+      ),
+    });
+  const actsOf = (row: FigureRow) =>
+    values(row) && (
+      <>
+        {!group.top && !group.withEmptyGroups && (
+          <Button
+            $small
+            $icon
+            aria-pressed={isKept(row)}
+            aria-label={`Show ${row.label} even without records`}
+            style={{ color: isKept(row) ? "var(--plum)" : "var(--ink-3)" }}
+            onPress={() => keep(row)}
+          >
+            <Eye aria-hidden />
+          </Button>
+        )}
+        <Button $small $icon aria-label={`Leave out ${row.label}`} onPress={() => hide(row)}>
+          <EyeOff aria-hidden />
+        </Button>
+      </>
+    );
   return (
     <>
       {!figure?.isTime && (
@@ -96,87 +125,22 @@ export function OrderAndFolds({ context, report, onReport, dress, onDress, figur
           }
         />
       )}
-      {rows.slice(0, 40).map((row, i) => {
-        const key = keyOfPath(row.path);
-        const isPicked = picked.includes(key);
-        return (
-          <div
-            key={key}
-            className={`line${isPicked ? " picked" : ""}`}
-            draggable={!figure?.isTime}
-            onDragStart={() => setDragged(i)}
-            onDragOver={(event) => dragged !== null && event.preventDefault()}
-            onDrop={() => {
-              if (dragged !== null && dragged !== i) place(dragged, i);
-              setDragged(null);
-            }}
-          >
-            {!figure?.isTime && (
-              <GripVertical
-                size={14}
-                aria-hidden
-                style={{ color: "var(--plum)", flex: "none", cursor: "grab" }}
-              />
-            )}
-            {isPlain && values(row) && (
-              <Checkbox
-                aria-label={`Pick ${row.label}`}
-                isSelected={isPicked}
-                onChange={(on) =>
-                  setPicked(on ? [...picked, key] : picked.filter((one) => one !== key))
-                }
-              />
-            )}
-            <i style={{ background: fill(row.color) }} />
-            <span className="name">{row.label}</span>
-            <span className="n">{row.words}</span>
-            {dress.order === "hand" && (
-              <>
-                <Button
-                  $small
-                  $icon
-                  aria-label={`${row.label} up`}
-                  isDisabled={i === 0}
-                  onPress={() => place(i, i - 1)}
-                >
-                  <ArrowUp aria-hidden />
-                </Button>
-                <Button
-                  $small
-                  $icon
-                  aria-label={`${row.label} down`}
-                  isDisabled={i === rows.length - 1}
-                  onPress={() => place(i, i + 1)}
-                >
-                  <ArrowDown aria-hidden />
-                </Button>
-              </>
-            )}
-            {isPlain &&
-              dress.order !== "hand" &&
-              values(row) &&
-              !group.top &&
-              !group.withEmptyGroups && (
-                <Button
-                  $small
-                  $icon
-                  aria-pressed={isKept(row)}
-                  aria-label={`Show ${row.label} even without records`}
-                  style={isKept(row) ? { color: "var(--plum)" } : { color: "var(--ink-3)" }}
-                  onPress={() => keep(row)}
-                >
-                  <Eye aria-hidden />
-                </Button>
-              )}
-            {isPlain && dress.order !== "hand" && values(row) && (
-              <Button $small $icon aria-label={`Leave out ${row.label}`} onPress={() => hide(row)}>
-                <EyeOff aria-hidden />
-              </Button>
-            )}
-          </div>
-        );
-      })}
-      {rows.length > 40 && <p className="note">and {rows.length - 40} more</p>}
+      <PartRows
+        label="Parts"
+        rows={rows.slice(0, DRAWN).map((row) => ({
+          id: keyOfPath(row.path),
+          label: row.label,
+          words: row.words,
+          fill: fill(row.color),
+          isPickable: isPlain && values(row) !== null,
+        }))}
+        picked={picked}
+        onPick={setPicked}
+        {...(figure?.isTime ? {} : { onPlace: placeAt })}
+        hasArrows={dress.order === "hand"}
+        acts={(i) => isPlain && dress.order !== "hand" && actsOf(rows[i])}
+      />
+      {rows.length > DRAWN && <p className="note">and {rows.length - DRAWN} more</p>}
       {picked.length > 1 && (
         <div className="fold">
           <Field label={`Fold these ${picked.length} as`} value={name} onChange={setName} />
@@ -220,31 +184,18 @@ export function OrderAndFolds({ context, report, onReport, dress, onDress, figur
           <p className="note" style={{ paddingTop: 8 }}>
             Parts of a bar
           </p>
-          {series.slice(0, 20).map((one, i) => (
-            <div key={one.key} className="line">
-              <i style={{ background: fill(one.color) }} />
-              <span className="name">{one.label}</span>
-              <span className="n">{one.total}</span>
-              <Button
-                $small
-                $icon
-                aria-label={`${one.label} up`}
-                isDisabled={i === 0}
-                onPress={() => placeSeries(i, i - 1)}
-              >
-                <ArrowUp aria-hidden />
-              </Button>
-              <Button
-                $small
-                $icon
-                aria-label={`${one.label} down`}
-                isDisabled={i === series.length - 1}
-                onPress={() => placeSeries(i, i + 1)}
-              >
-                <ArrowDown aria-hidden />
-              </Button>
-            </div>
-          ))}
+          <PartRows
+            label="Parts of a bar"
+            rows={series.slice(0, 20).map((one) => ({
+              id: one.key,
+              label: one.label,
+              words: one.total,
+              fill: fill(one.color),
+              isPickable: false,
+            }))}
+            onPlace={placeSeries}
+            hasArrows
+          />
         </>
       )}
       <p className="note">

@@ -3,15 +3,8 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import Link from "next/link";
 import { useState } from "react";
 
-import { ask, Button, Dialog, Field, tell } from "../../kit";
+import { ask, Button, Dialog, Field, tell, useMoments } from "../../kit";
 import { pictureOf } from "./picture";
-
-const TIME = new Intl.DateTimeFormat("en-GB", {
-  day: "numeric",
-  month: "short",
-  hour: "2-digit",
-  minute: "2-digit",
-});
 
 /** What was found on the way: words, a picture of the figure and the address of the step, kept with the report. */
 export function Findings({
@@ -25,6 +18,7 @@ export function Findings({
   proposed: string;
   mayKeep: boolean;
 }) {
+  const moments = useMoments();
   const client = useQueryClient();
   const [opens, setOpens] = useState<"keep" | "list" | null>(null);
   const [words, setWords] = useState("");
@@ -115,7 +109,7 @@ export function Findings({
               )}
               <p style={{ font: "560 19px/25px var(--serif)" }}>{finding.words}</p>
               <p style={{ color: "var(--ink-2)" }}>
-                {finding.owner}, {TIME.format(new Date(finding.at))} ·{" "}
+                {finding.owner}, {moments.time(finding.at)} ·{" "}
                 <Link href={finding.address}>Go there</Link>
               </p>
             </li>

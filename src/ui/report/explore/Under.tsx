@@ -12,10 +12,10 @@ import type { Mark } from "@/core/figure";
 
 import { useCursor } from "../../charts";
 import { ask, Button, Choice, useAddress, Waiting, type InAddress } from "../../kit";
-import { partOf } from "../Drawer";
+import { partOf } from "../openedPart";
 import { FigureBody } from "../FigurePane";
 import { measureWords } from "../kinds";
-import { OpenedRecords } from "../OpenedRecords";
+import { OpenedRecords } from "../later";
 import {
   alongTrend,
   LAID_WORDS,

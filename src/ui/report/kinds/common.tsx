@@ -1,8 +1,16 @@
 import type { CountReport, ListReport, Report } from "@/core/kinds";
 import type { AskContext } from "@/core/catalog";
 import type { Group, Measure } from "@/core/definition";
-import { Choose, ComparedPicker, ConditionPicker, MeasurePicker, StoodPicker } from "../pickers";
-import { GroupPicker, ShapePicker, SubjectPicker } from "../pickers";
+import { Choose } from "../../kit";
+import {
+  ComparedPicker,
+  ConditionPicker,
+  MeasurePicker,
+  StoodPicker,
+  GroupPicker,
+  ShapePicker,
+  SubjectPicker,
+} from "../pickers";
 import type { Addition, PartProps, Picker } from "./roomKind";
 
 /** The pickers of the parts that every kind has. */

@@ -1,5 +1,4 @@
-import type { Answer, AnswerOf, Report, ReportKind, ReportOf } from "@/core/kinds";
-import type { Drawable } from "@/core/kinds";
+import type { Answer, AnswerOf, Report, ReportKind, ReportOf, Drawable } from "@/core/kinds";
 import { bridgeRoom } from "./bridge";
 import { burndownRoom } from "./burndown";
 import { countRoom } from "./count";

@@ -1,8 +1,14 @@
 import fc from "fast-check";
-import { checkReport, parseSentence, printReport, sentencePieces, type Report } from "@/core/kinds";
+import {
+  checkReport,
+  parseSentence,
+  printReport,
+  sentencePieces,
+  type Report,
+  shapeInput,
+} from "@/core/kinds";
 import type { Area } from "@/core/sentence";
 import { shapes, whyNot } from "@/core/shapes";
-import { shapeInput } from "@/core/kinds";
 import { arbitraryHistory, arbitraryReport } from "../../../../tests/support/arbitrary";
 import { sampleContext } from "../../../../tests/support/sample";
 import { COMMON, CONDITIONS, roomKindOf, stoodAddition, type Picker } from ".";

@@ -3,8 +3,7 @@ import type { Report } from "@/core/kinds";
 import { type AskContext, type Field } from "@/core/catalog";
 
 import { type Became, type Leaf, type Value } from "@/core/filter";
-import { Checkbox } from "../../kit";
-import { type Option } from "./Choose";
+import { Checkbox, type Option } from "../../kit";
 import { Names } from "./Names";
 import { PeriodField } from "./PeriodField";
 

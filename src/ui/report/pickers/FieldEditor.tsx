@@ -10,8 +10,7 @@ import {
   type Test,
 } from "@/core/filter";
 import { isMoved, isOfItem } from "@/core/sentence";
-import { Checkbox } from "../../kit";
-import { Choose, type Option } from "./Choose";
+import { Checkbox, Choose, type Option } from "../../kit";
 import { Halves } from "./parts";
 import { PeriodField } from "./PeriodField";
 import { Operand, keptValues } from "./Operand";

@@ -9,8 +9,7 @@ import type { Value } from "@/core/filter";
 import { conditionText, parseConditionText, valueText } from "@/core/sentence";
 import { GRAINS, type Grain } from "@/core/time";
 
-import { ask, Button, Checkbox, Choice, Field } from "../../kit";
-import { Choose, type Option } from "./Choose";
+import { ask, Button, Checkbox, Choice, Field, Choose, type Option } from "../../kit";
 import type { PickerProps } from "./context";
 import { fieldOptions, samePath } from "./fields";
 import { Foot } from "./parts";

@@ -11,8 +11,7 @@ import {
 } from "@/core/kinds";
 import { WORK_UNITS, type WorkUnit } from "@/core/definition";
 import { BUCKET_GRAINS, COMPARISONS, type BucketGrain } from "@/core/time";
-import { Button, Field } from "../../kit";
-import { Choose, type Option } from "./Choose";
+import { Button, DayField, Choose, type Option } from "../../kit";
 import type { PickerProps } from "./context";
 import { Foot } from "./parts";
 
@@ -145,16 +144,15 @@ export function EndsPicker({
   return (
     <div style={{ width: 300 }}>
       <div style={{ padding: 12, display: "grid", gap: 10 }}>
-        <Field
+        <DayField
+          stacked
           label="From the end of"
-          type="date"
           value={first.slice(0, 10)}
           onChange={(day) => put(day, last)}
-          autoFocus
         />
-        <Field
+        <DayField
+          stacked
           label="To the end of"
-          type="date"
           value={last.slice(0, 10)}
           onChange={(day) => put(first, day)}
           error={first > last ? "The earlier day comes first." : null}

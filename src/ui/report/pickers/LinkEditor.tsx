@@ -2,7 +2,7 @@
 import { type AskContext } from "@/core/catalog";
 
 import { type Leaf, type LinkTest } from "@/core/filter";
-import { Choose } from "./Choose";
+import { Choose } from "../../kit";
 import { Halves } from "./parts";
 
 export function LinkEditor({

@@ -11,8 +11,7 @@ import {
   resolvePeriod,
 } from "@/core/time";
 import { useState } from "react";
-import { Button, Field } from "../../kit";
-import { Choose } from "./Choose";
+import { Button, DayField, Field, Choose } from "../../kit";
 import type { PickerProps } from "./context";
 import { fieldOptions, lastField, samePath } from "./fields";
 import { Foot } from "./parts";
@@ -195,15 +194,14 @@ export function StoodPicker({ report, onChange, onDone }: PickerProps) {
   return (
     <div style={{ width: 300 }}>
       <div style={{ padding: 12 }}>
-        <Field
+        <DayField
+          stacked
           label="As it stood at the end of"
-          type="date"
           value={isDay ? text : ""}
           onChange={(next) => {
             setText(next);
-            if (next) onChange({ ...report, stood: next } as Report);
+            onChange({ ...report, stood: next } as Report);
           }}
-          autoFocus
         />
       </div>
       <Foot>

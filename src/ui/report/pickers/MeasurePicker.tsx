@@ -10,8 +10,7 @@ import {
 } from "@/core/definition";
 import { MEASURE_IDS, measures } from "@/core/measure";
 import { conditionText, measureText, parseConditionText } from "@/core/sentence";
-import { ask, AskProblem, Button, Checkbox, Choice, Field, tell } from "../../kit";
-import { Choose } from "./Choose";
+import { ask, AskProblem, Button, Checkbox, Choice, Field, tell, Choose } from "../../kit";
 import type { PickerProps } from "./context";
 import { fieldOptions, lastField, samePath } from "./fields";
 import { Foot, Halves } from "./parts";

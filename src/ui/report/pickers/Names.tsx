@@ -5,8 +5,7 @@ import { useState } from "react";
 import { type Field } from "@/core/catalog";
 
 import { VIEWER_WORDS, type Value } from "@/core/filter";
-import { ask } from "../../kit";
-import { Choose, type Option } from "./Choose";
+import { ask, Choose, type Option } from "../../kit";
 import { sameValue } from "./values";
 
 const WORDS_OF = {

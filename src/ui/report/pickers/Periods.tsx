@@ -11,8 +11,7 @@ import {
   PERIOD_EXAMPLES,
   resolvePeriod,
 } from "@/core/time";
-import { Field as TextField } from "../../kit";
-import { Choose } from "./Choose";
+import { DayField, Field as TextField, Choose } from "../../kit";
 
 export function Periods({
   context,
@@ -71,16 +70,16 @@ export function Periods({
           <p style={{ color: "var(--ink-2)" }}>{meant(texts[0])}</p>
         )}
         {texts.slice(0, count).map((text, i) => (
-          <TextField
+          <DayField
             key={`day ${i}`}
-            type="date"
+            stacked
             label={
               count === 2
                 ? ["From, by the calendar", "Until, by the calendar"][i]
                 : "By the calendar"
             }
             value={isDay || count === 2 ? text : ""}
-            onChange={(next) => next && change(i, next)}
+            onChange={(next) => change(i, next)}
           />
         ))}
       </div>

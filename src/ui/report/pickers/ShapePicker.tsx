@@ -2,8 +2,7 @@
 import { shapeInput, type Report } from "@/core/kinds";
 
 import { SHAPE_IDS, shapes, whyNot, type ShapeId } from "@/core/shapes";
-import { Button } from "../../kit";
-import { Choose } from "./Choose";
+import { Button, Choose } from "../../kit";
 import type { PickerProps } from "./context";
 import { Foot } from "./parts";
 

@@ -2,8 +2,7 @@
 import { type Report, checkReport } from "@/core/kinds";
 import type { Subject } from "@/core/catalog";
 
-import { tell } from "../../kit";
-import { Choose } from "./Choose";
+import { tell, Choose } from "../../kit";
 import type { PickerProps } from "./context";
 
 /** Changes what is counted; parts that the new subject has no fields for fall away, and it says so. */

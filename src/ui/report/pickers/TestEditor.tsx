@@ -5,8 +5,7 @@ import { isDate, lastOf, type AskContext } from "@/core/catalog";
 
 import { OPERATOR_IDS, operators, type Leaf } from "@/core/filter";
 import { leafText } from "@/core/sentence";
-import { Button, Checkbox } from "../../kit";
-import { Choose, type Option } from "./Choose";
+import { Button, Checkbox, Choose, type Option } from "../../kit";
 import { fieldOptions } from "./fields";
 import { Foot } from "./parts";
 import { LinkEditor } from "./LinkEditor";

@@ -6,7 +6,7 @@ import {
   type FieldPath,
   type SubjectId,
 } from "@/core/catalog";
-import type { Option } from "./Choose";
+import type { Option } from "../../kit";
 
 /** The fields of a subject as options, and those reached through one owner under the owner's name. */
 export function fieldOptions(

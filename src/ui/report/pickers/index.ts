@@ -4,7 +4,6 @@ export { ConditionPicker } from "./ConditionPicker";
 export { GroupPicker } from "./GroupPicker";
 export { ShapePicker } from "./ShapePicker";
 export { ShowingPicker, SortPicker, PeriodPicker, StoodPicker } from "./ListPickers";
-export { Choose, type Option } from "./Choose";
 export { fieldOptions, samePath } from "./fields";
 export { Foot } from "./parts";
 export type { PickerProps } from "./context";

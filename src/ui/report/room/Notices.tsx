@@ -1,9 +1,8 @@
 "use client";
 import { History } from "lucide-react";
 import Link from "next/link";
-import type { ShownForecast } from "@/core/kinds";
+import { type ShownForecast, asDrawn } from "@/core/kinds";
 import { numberText } from "@/core/base";
-import { asDrawn } from "@/core/kinds";
 import { Button, Notice } from "../../kit";
 import { NothingFound } from "../FigurePane";
 import { unplacedIn } from "./placed";
