@@ -70,6 +70,9 @@ export const arbitraryPeriod: fc.Arbitrary<Period> = fc.oneof(
     { kind: "named", name: "FY26-Q2" },
     { kind: "named", name: "2026-10-31" },
     { kind: "span", from: "2026-04-03", to: "2026-05-01" },
+    { kind: "span", from: "2026-Q2", to: "2026-09" },
+    { kind: "hours", count: 96 },
+    { kind: "rolling", way: "last", count: 4, unit: "month", toDate: true },
   ),
   fc
     .record({

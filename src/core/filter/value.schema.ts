@@ -1,7 +1,12 @@
 import { z } from "zod";
 import { THING_TYPES } from "../catalog";
+import { parsePeriod } from "../time";
 
-const Day = z.string().regex(/^\d{4}-\d\d-\d\d$/);
+/** A named unit of the calendar, as a period is read from its text. */
+const UnitName = z.string().refine((name) => {
+  const read = parsePeriod(name);
+  return read.ok && read.value.kind === "named" && read.value.name === name;
+}, "no date or unit of the calendar");
 
 export const PeriodSchema = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("day"), which: z.enum(["yesterday", "today", "tomorrow"]) }),
@@ -17,9 +22,11 @@ export const PeriodSchema = z.discriminatedUnion("kind", [
     count: z.int().min(1).max(10_000),
     unit: z.enum(["day", "week", "month", "quarter", "year", "business day"]),
     full: z.literal(true).optional(),
+    toDate: z.literal(true).optional(),
   }),
-  z.object({ kind: z.literal("named"), name: z.string() }),
-  z.object({ kind: z.literal("span"), from: Day, to: Day }),
+  z.object({ kind: z.literal("hours"), count: z.int().min(1).max(10_000) }),
+  z.object({ kind: z.literal("named"), name: UnitName }),
+  z.object({ kind: z.literal("span"), from: UnitName, to: UnitName }),
 ]);
 
 export const UnitSchema = z.enum(["minutes", "hours", "days"]);

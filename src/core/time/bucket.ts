@@ -50,11 +50,11 @@ export function bucketsOf(
     const from = unit < period.from ? period.from : unit;
     const lastDay = addDays(next, -1);
     const to = lastDay > period.to ? period.to : lastDay;
-    const start = startOfDay(from, calendar.zone);
+    const start = Math.max(startOfDay(from, calendar.zone), period.start);
     const whole = endOfDay(to, calendar.zone);
     const soFar = start <= now && now < whole;
     const end = period.soFar && soFar ? period.end : whole;
-    buckets.push({ from, to, start, end, soFar, partial: from !== unit });
+    buckets.push({ from, to, start, end, soFar, partial: start > startOfDay(unit, calendar.zone) });
   }
   return buckets;
 }

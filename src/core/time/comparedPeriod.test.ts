@@ -33,6 +33,29 @@ test("so far is compared with the same stretch of the unit before", () => {
   });
   expect(compared("this week so far")).toMatchObject({ from: "2026-11-16", to: "2026-11-17" });
 });
+test("to date is compared with as many units before, as far into the last of them", () => {
+  const { from, to, end, soFar } = compared("last 3 months to date");
+  expect({ from, to, end: instantText(end), soFar }).toEqual({
+    from: "2026-06-01",
+    to: "2026-08-24",
+    end: "2026-08-24T14:30:00Z",
+    soFar: true,
+  });
+});
+
+test("hours are compared with the hours before them, or the same a year earlier", () => {
+  const before = compared("last 24 hours");
+  expect([before.start, before.end].map(instantText)).toEqual([
+    "2026-11-22T15:30:00Z",
+    "2026-11-23T15:30:00Z",
+  ]);
+  const earlier = compared("last 24 hours", "a year earlier");
+  expect([earlier.start, earlier.end].map(instantText)).toEqual([
+    "2025-11-23T15:30:00Z",
+    "2025-11-24T15:30:00Z",
+  ]);
+});
+
 test("a year earlier keeps the dates, clamped", () => {
   expect(compared("2028-02-29", "a year earlier")).toMatchObject({
     from: "2027-02-28",

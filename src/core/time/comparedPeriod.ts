@@ -1,7 +1,7 @@
 import { addDays, addMonths } from "./day";
 import { addUnits, type BucketGrain } from "./grain";
 import { numberOfDay, type Day, type Instant } from "./instant";
-import { resolvePeriod, type Period, type PeriodDates } from "./relativePeriod";
+import { hoursUntil, resolvePeriod, type Period, type PeriodDates } from "./relativePeriod";
 import type { WorkCalendar } from "./workCalendar";
 import { endOfDay, localDay, startOfDay } from "./zone";
 
@@ -19,20 +19,29 @@ export function comparedPeriod(
   calendar: WorkCalendar,
 ): PeriodDates {
   const dates = resolvePeriod(period, now, calendar);
+  if (period.kind === "hours")
+    return how === "a year earlier"
+      ? hoursUntil(aYearBefore(now, calendar), period.count, calendar.zone)
+      : { ...hoursUntil(dates.start, period.count, calendar.zone), soFar: false };
   if (how === "a year earlier") return shifted(dates, (day) => addMonths(day, -12), calendar);
+  if (period.kind === "rolling" && period.toDate && period.unit !== "business day") {
+    const { count, unit } = period;
+    return shifted(dates, (day) => addUnits(day, -count, unit), calendar);
+  }
   const unit = unitOf(period);
   if (!unit) {
     const days = numberOfDay(dates.to) - numberOfDay(dates.from) + 1;
     return whole(addDays(dates.from, -days), addDays(dates.from, -1), calendar);
   }
-  if (dates.soFar)
-    return shifted(
-      dates,
-      unit === "week" ? (day) => addDays(day, -7) : (day) => addUnits(day, -1, unit),
-      calendar,
-    );
+  if (dates.soFar) return shifted(dates, (day) => addUnits(day, -1, unit), calendar);
   const before = addUnits(dates.from, -1, unit);
   return whole(before, addDays(dates.from, -1), calendar);
+}
+
+/** The same time of the same date a year before. */
+function aYearBefore(instant: Instant, { zone }: WorkCalendar): Instant {
+  const day = localDay(instant, zone);
+  return startOfDay(addMonths(day, -12), zone) + instant - startOfDay(day, zone);
 }
 
 const whole = (from: Day, to: Day, calendar: WorkCalendar): PeriodDates => ({

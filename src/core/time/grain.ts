@@ -11,6 +11,9 @@ import {
 import type { Day } from "./instant";
 import type { WorkCalendar } from "./workCalendar";
 
+/** What of a calendar decides where weeks and fiscal years begin. */
+export type CalendarUnits = Pick<WorkCalendar, "weekStarts" | "fiscalYearStarts">;
+
 export const GRAINS = [
   "hour",
   "weekday",
@@ -46,7 +49,7 @@ const MONTHS_IN: Partial<Record<BucketGrain, number>> = {
 };
 
 /** The first day of the unit that holds a day. */
-export function startOfUnit(day: Day, grain: BucketGrain, calendar: WorkCalendar): Day {
+export function startOfUnit(day: Day, grain: BucketGrain, calendar: CalendarUnits): Day {
   if (grain === "day") return day;
   if (grain === "week")
     return addDays(day, -(calendar.weekStarts === "Sun" ? weekdayOf(day) % 7 : weekdayOf(day) - 1));
@@ -65,12 +68,12 @@ export function addUnits(start: Day, n: number, grain: BucketGrain): Day {
 }
 
 /** Fiscal year N ends in calendar year N. */
-export const fiscalYearOf = (start: Day, calendar: WorkCalendar): number =>
+export const fiscalYearOf = (start: Day, calendar: CalendarUnits): number =>
   Number(start.slice(0, 4)) +
   (calendar.fiscalYearStarts > 1 && Number(start.slice(5, 7)) >= calendar.fiscalYearStarts ? 1 : 0);
 
 /** What a bucket is called: "Nov 2026", "2026-W48", "FY27-Q3". */
-export function unitText(start: Day, grain: BucketGrain, calendar: WorkCalendar): string {
+export function unitText(start: Day, grain: BucketGrain, calendar: CalendarUnits): string {
   const year = start.slice(0, 4);
   switch (grain) {
     case "day":

@@ -3,6 +3,7 @@ export * from "./day";
 export * from "./zone";
 export * from "./workCalendar";
 export * from "./grain";
+export { PERIOD_EXAMPLES } from "./periodProblem";
 export * from "./relativePeriod";
 export * from "./bucket";
 export * from "./workClock";

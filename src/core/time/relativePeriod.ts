@@ -1,9 +1,11 @@
-import { nearest, refused, fine, type Problem, type Result } from "../base";
-import { addDays, addMonths, dayOf, daysText, weekdayOf } from "./day";
+import { refused, fine, type Result } from "../base";
+import { isBackwards, namedDays, readUnit } from "./calendarUnit";
+import { addDays, addMonths, daysText, dayText } from "./day";
 import { addUnits, startOfUnit, type BucketGrain } from "./grain";
-import { parseDay, type Day, type Instant } from "./instant";
+import type { Day, Instant } from "./instant";
+import { notAPeriod } from "./periodProblem";
 import { workingDayFrom, type WorkCalendar } from "./workCalendar";
-import { endOfDay, localDay, startOfDay } from "./zone";
+import { clockText, endOfDay, localDay, startOfDay } from "./zone";
 
 /** A period as said; it gets its dates when it is asked for (calculations, section 2). */
 export type Period =
@@ -20,9 +22,13 @@ export type Period =
       readonly count: number;
       readonly unit: RollingUnit;
       readonly full?: true;
+      /** Whole units, the running one as the last, until now. */
+      readonly toDate?: true;
     }
+  | { readonly kind: "hours"; readonly count: number }
   | { readonly kind: "named"; readonly name: string }
-  | { readonly kind: "span"; readonly from: Day; readonly to: Day };
+  /** From the first day of one named unit to the last of another: "2026-09 to 2026-11". */
+  | { readonly kind: "span"; readonly from: string; readonly to: string };
 
 export type PeriodUnit = Exclude<BucketGrain, "day">;
 export type RollingUnit = "day" | "week" | "month" | "quarter" | "year" | "business day";
@@ -34,6 +40,8 @@ export interface PeriodDates {
   readonly start: Instant;
   readonly end: Instant;
   readonly soFar: boolean;
+  /** The local times of its ends, where it does not go by days. */
+  readonly clock?: readonly [string, string];
 }
 
 const UNITS: Record<string, PeriodUnit> = {
@@ -47,31 +55,6 @@ const UNITS: Record<string, PeriodUnit> = {
 const ROLLING: RollingUnit[] = ["day", "week", "month", "quarter", "year", "business day"];
 export const MOST_UNITS = 10_000;
 
-/** Ways to say a period, offered by completion and pickers. */
-export const PERIOD_EXAMPLES = [
-  "today",
-  "yesterday",
-  "this week",
-  "this month",
-  "this month so far",
-  "this quarter",
-  "this year",
-  "last week",
-  "last month",
-  "last quarter",
-  "last 7 days",
-  "last 30 days",
-  "last 3 months",
-  "last 12 months",
-  "last 3 full months",
-  "last 6 full weeks",
-  "last 12 full weeks",
-  "last 30 business days",
-  "next 7 days",
-  "next month",
-  "this fiscal year",
-];
-
 /** Reads a period from the start of a list of words; says how many of them it took. */
 export function readPeriod(words: readonly string[]): Result<{ period: Period; used: number }> {
   const [first = "", second = "", third = "", fourth = ""] = words.map((word) =>
@@ -79,7 +62,8 @@ export function readPeriod(words: readonly string[]): Result<{ period: Period; u
   );
   if (first === "today" || first === "yesterday" || first === "tomorrow")
     return fine({ period: { kind: "day", which: first }, used: 1 });
-  if (/^(\d|fy\d)/.test(first)) return readNamed(words);
+  const named = readNamed(words);
+  if (named) return named;
   if (first === "this" || first === "last" || first === "next") {
     if (/^\d+$/.test(second) && first !== "this") return readRolling(first, words);
     const fiscal = second === "fiscal";
@@ -118,67 +102,63 @@ function readRolling(
   const count = Number(words[1]);
   const full = words[2]?.toLowerCase() === "full";
   const at = full ? 3 : 2;
+  if (way === "last" && !full && /^hours?$/i.test(words[at] ?? "")) {
+    const hours = countOf(count, words.slice(0, at + 1).join(" "));
+    return hours.ok ? fine({ period: { kind: "hours", count }, used: at + 1 }) : hours;
+  }
   const two = `${words[at] ?? ""} ${words[at + 1] ?? ""}`.toLowerCase();
   const business = /^business days?$/.test(two.trim());
   const name = business ? "business day" : (words[at] ?? "").toLowerCase().replace(/s$/, "");
   const unit = ROLLING.find((known) => known === name);
   const said = words.slice(0, at + (business ? 2 : 1)).join(" ");
   if (!unit || (business && full)) return refused(notAPeriod(said, said));
-  if (count < 1 || count > MOST_UNITS)
-    return refused({
-      code: "period.count",
-      message: `"${said}" is not a period: the number must be from 1 to ${MOST_UNITS}`,
-    });
+  const counted = countOf(count, said);
+  if (!counted.ok) return counted;
+  const used = at + (business ? 2 : 1);
+  const rest = words.slice(used, used + 2).map((word) => word.toLowerCase());
+  const toDate = rest[0] === "to" && rest[1] === "date";
+  if (toDate && (way !== "last" || full || business))
+    return refused(notAPeriod(said, `${said} to date`));
   return fine({
-    period: { kind: "rolling", way, count, unit, ...(full ? { full } : {}) },
-    used: at + (business ? 2 : 1),
+    period: {
+      kind: "rolling",
+      way,
+      count,
+      unit,
+      ...(full ? { full } : {}),
+      ...(toDate ? { toDate } : {}),
+    },
+    used: used + (toDate ? 2 : 0),
   });
 }
 
-const NAMED = /^(\d{4}|\d{4}-Q[1-4]|\d{4}-\d\d|\d{4}-W\d\d|\d{4}-\d\d-\d\d|FY\d\d|FY\d\d-Q[1-4])$/i;
-
-function readNamed(words: readonly string[]): Result<{ period: Period; used: number }> {
-  const name = words[0].toUpperCase();
-  const said = words[0];
-  if (!NAMED.test(name)) return refused(notAPeriod(said, said));
-  const day = parseDay(name);
-  if (name.length === 10 && !day)
-    return refused({ code: "period.noDate", message: `there is no date ${said}` });
-  if (/^\d{4}-\d\d$/.test(name) && (Number(name.slice(5)) < 1 || Number(name.slice(5)) > 12))
-    return refused({ code: "period.noDate", message: `there is no month ${said}` });
-  if (
-    /W/.test(name) &&
-    (Number(name.slice(6)) < 1 || Number(name.slice(6)) > weeksIn(Number(name.slice(0, 4))))
-  )
-    return refused({ code: "period.noDate", message: `there is no week ${said}` });
-  if (day && words[1]?.toLowerCase() === "to" && words[2] !== undefined) {
-    const to = parseDay(words[2]);
-    if (!to) return refused({ code: "period.noDate", message: `there is no date ${words[2]}` });
-    if (to < day)
-      return refused({
-        code: "period.backwards",
-        message: `${words[2]} is before ${said}`,
-        hint: "write the earlier date first",
+const countOf = (count: number, said: string): Result<number> =>
+  count >= 1 && count <= MOST_UNITS
+    ? fine(count)
+    : refused({
+        code: "period.count",
+        message: `"${said}" is not a period: the number must be from 1 to ${MOST_UNITS}`,
       });
-    return fine({ period: { kind: "span", from: day, to }, used: 3 });
-  }
-  return fine({ period: { kind: "named", name }, used: 1 });
-}
 
-/** 52 or 53: a year has week 53 when it begins on a Thursday, or on a Wednesday and is a leap year. */
-function weeksIn(year: number): number {
-  const first = weekdayOf(dayOf(year, 1, 1));
-  return first === 4 || (first === 3 && parseDay(`${year}-02-29`)) ? 53 : 52;
-}
-
-function notAPeriod(said: string, longer: string): Problem {
-  const near = nearest(longer, PERIOD_EXAMPLES, 3);
-  return {
-    code: "period.unknown",
-    message: said ? `"${longer}" is not a period` : "a period was expected",
-    nearest: near.length ? near : nearest(said, PERIOD_EXAMPLES, 3),
-    expected: ["a period, such as last month"],
-  };
+/** A named unit, or a range of two, at the start of the words; null where neither begins there. */
+function readNamed(words: readonly string[]): Result<{ period: Period; used: number }> | null {
+  const first = readUnit(words);
+  if (!first?.ok) return first;
+  const { name, used } = first.value;
+  const single = fine({ period: { kind: "named" as const, name }, used });
+  if (words[used]?.toLowerCase() !== "to" || words[used + 1] === undefined) return single;
+  const second = readUnit(words.slice(used + 1));
+  if (second === null)
+    return refused({ code: "period.noDate", message: `there is no date ${words[used + 1]}` });
+  if (!second.ok) return second;
+  const to = second.value.name;
+  if (isBackwards(name, to))
+    return refused({
+      code: "period.backwards",
+      message: `${to} is before ${name}`,
+      hint: "write the earlier date first",
+    });
+  return fine({ period: { kind: "span", from: name, to }, used: used + 1 + second.value.used });
 }
 
 /** The one way a period is written. */
@@ -188,8 +168,12 @@ export function periodText(period: Period): string {
       return period.which;
     case "unit":
       return `${period.which} ${period.unit}${period.soFar ? " so far" : ""}`;
-    case "rolling":
-      return `${period.way} ${period.count} ${period.full ? "full " : ""}${period.unit}${"s"}`;
+    case "rolling": {
+      const { way, count, full, unit, toDate } = period;
+      return `${way} ${count} ${full ? "full " : ""}${unit}s${toDate ? " to date" : ""}`;
+    }
+    case "hours":
+      return `last ${period.count} hours`;
     case "named":
       return period.name;
     case "span":
@@ -199,19 +183,44 @@ export function periodText(period: Period): string {
 
 /** The dates a period means at an instant of asking. */
 export function resolvePeriod(period: Period, now: Instant, calendar: WorkCalendar): PeriodDates {
-  const today = localDay(now, calendar.zone);
+  const { zone } = calendar;
+  const today = localDay(now, zone);
+  if (period.kind === "hours") return hoursUntil(now, period.count, zone);
   const [from, to] = daysOf(period, today, calendar);
-  const soFar = period.kind === "unit" && period.soFar === true;
-  const start = startOfDay(from, calendar.zone);
-  return soFar
-    ? { from, to: today, start, end: now, soFar }
-    : { from, to, start, end: endOfDay(to, calendar.zone), soFar };
+  const start = startOfDay(from, zone);
+  return runsUntilNow(period)
+    ? { from, to: today, start, end: now, soFar: true }
+    : { from, to, start, end: endOfDay(to, zone), soFar: false };
 }
 
-/** "1 to 31 Oct 2026": what it meant, for people. */
-export const periodDatesText = (dates: PeriodDates): string => daysText(dates.from, dates.to);
+const runsUntilNow = (period: Period): boolean =>
+  (period.kind === "unit" && period.soFar === true) ||
+  (period.kind === "rolling" && period.toDate === true);
 
-function daysOf(period: Period, today: Day, calendar: WorkCalendar): [Day, Day] {
+const HOUR = 3_600_000_000;
+
+/** The hours before an instant, which is inside. */
+export function hoursUntil(end: Instant, hours: number, zone: string): PeriodDates {
+  const start = end - hours * HOUR;
+  return {
+    from: localDay(start, zone),
+    to: localDay(end, zone),
+    start,
+    end,
+    soFar: true,
+    clock: [clockText(start, zone), clockText(end, zone)],
+  };
+}
+
+/** "1 to 31 Oct 2026", "23 Nov 2026 15:30 to 24 Nov 2026 15:30": what it meant, for people. */
+export const periodDatesText = ({ from, to, clock }: PeriodDates): string =>
+  clock ? `${dayText(from)} ${clock[0]} to ${dayText(to)} ${clock[1]}` : daysText(from, to);
+
+function daysOf(
+  period: Exclude<Period, { kind: "hours" }>,
+  today: Day,
+  calendar: WorkCalendar,
+): [Day, Day] {
   switch (period.kind) {
     case "day": {
       const day = addDays(today, { yesterday: -1, today: 0, tomorrow: 1 }[period.which]);
@@ -228,7 +237,7 @@ function daysOf(period: Period, today: Day, calendar: WorkCalendar): [Day, Day] 
     case "rolling":
       return rollingDays(period, today, calendar);
     case "span":
-      return [period.from, period.to];
+      return [namedDays(period.from, calendar)[0], namedDays(period.to, calendar)[1]];
     case "named":
       return namedDays(period.name, calendar);
   }
@@ -244,6 +253,7 @@ function rollingDays(
     return way === "last"
       ? [workingDayFrom(today, count, -1, calendar), today]
       : [today, workingDayFrom(today, count, 1, calendar)];
+  if (period.toDate) return [addUnits(startOfUnit(today, unit, calendar), 1 - count, unit), today];
   if (period.full) {
     const running = startOfUnit(today, unit, calendar);
     const start = way === "last" ? addUnits(running, -count, unit) : addUnits(running, 1, unit);
@@ -258,28 +268,4 @@ function rollingDays(
   return way === "last"
     ? [addDays(shifted(-count), 1), today]
     : [today, addDays(shifted(count), -1)];
-}
-
-function namedDays(name: string, calendar: WorkCalendar): [Day, Day] {
-  const unitFrom = (start: Day, grain: BucketGrain): [Day, Day] => [
-    start,
-    addDays(addUnits(start, 1, grain), -1),
-  ];
-  if (name.startsWith("FY")) {
-    const year = 2000 + Number(name.slice(2, 4)) - (calendar.fiscalYearStarts > 1 ? 1 : 0);
-    const start = dayOf(year, calendar.fiscalYearStarts, 1);
-    return name.length > 4
-      ? unitFrom(addMonths(start, 3 * (Number(name[6]) - 1)), "fiscal quarter")
-      : unitFrom(start, "fiscal year");
-  }
-  const year = Number(name.slice(0, 4));
-  if (name.length === 4) return unitFrom(dayOf(year, 1, 1), "year");
-  if (name[5] === "Q") return unitFrom(dayOf(year, 3 * Number(name[6]) - 2, 1), "quarter");
-  if (name[5] === "W") {
-    const fourth = dayOf(year, 1, 4);
-    const thursday = addDays(fourth, 4 - weekdayOf(fourth) + 7 * (Number(name.slice(6)) - 1));
-    return unitFrom(startOfUnit(thursday, "week", calendar), "week");
-  }
-  if (name.length === 7) return unitFrom(`${name}-01`, "month");
-  return [name, name];
 }
