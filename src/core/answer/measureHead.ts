@@ -16,8 +16,10 @@ export interface MeasureHead {
   readonly working?: true;
   readonly additive: boolean;
   readonly isDate: boolean;
-  /** A share of one, told as a percentage where both parts are of one unit. */
+  /** A ratio of like to like, told as a percentage. */
   readonly isRatio?: true;
+  /** The minutes in the units of the two parts of a ratio. */
+  readonly minutes?: { readonly top: number; readonly bottom: number };
   /** One line that says what it means, of a named measure. */
   readonly means?: string;
   /** It has conditions of its own, so its records are its own. */
@@ -39,15 +41,29 @@ export function measureHead(
   };
   if (bottom === undefined || !measure.per) return { ...head, ...extra };
   const per = simpleHead(measure.per, report, view);
+  const isOfOneUnit = head.unit === per.unit;
+  const isOfOneKind =
+    head.unit !== null ||
+    (measure.measure === measure.per.measure &&
+      JSON.stringify(measure.field) === JSON.stringify(measure.per.field));
   return {
     words: `${head.words} per ${per.words}`,
-    unit: head.unit === per.unit ? null : head.unit,
+    unit: isOfOneUnit ? null : head.unit,
     additive: false,
     isDate: false,
-    isRatio: true,
+    ...(isOfOneUnit && isOfOneKind ? { isRatio: true as const } : {}),
+    minutes: { top: minutesIn(head, view), bottom: minutesIn(per, view) },
     ...extra,
   };
 }
+
+/** The minutes in a unit; 1 for what is not told in one. */
+const minutesIn = ({ unit, working }: MeasureHead, view: Viewpoint): number =>
+  unit === null
+    ? 1
+    : unit === "days" && working
+      ? workingDayMinutes(view.calendar)
+      : MINUTES_IN[unit];
 
 /** The same of a measure that is no ratio. */
 export function simpleHead(
@@ -75,20 +91,13 @@ export function simpleHead(
 }
 
 /** Durations are kept in minutes and told in the unit asked for; instants in one ISO form. */
-export function inUnit(
-  value: string,
-  { unit, working, isDate }: MeasureHead,
-  view: Viewpoint,
-): string {
-  if (isDate) {
+export function inUnit(value: string, head: MeasureHead, view: Viewpoint): string {
+  if (head.isDate) {
     const instant = parseInstant(value.replace(" ", "T").replace(/([+-]\d\d)$/, "$1:00"));
     return instant === null ? value : instantText(instant);
   }
-  const minutes =
-    unit === null
-      ? 1
-      : unit === "days" && working
-        ? workingDayMinutes(view.calendar)
-        : MINUTES_IN[unit];
-  return minutes === 1 ? new Exact(value).toFixed() : new Exact(value).div(minutes).toFixed();
+  const { top, bottom } = head.minutes ?? { top: minutesIn(head, view), bottom: 1 };
+  return top === bottom
+    ? new Exact(value).toFixed()
+    : new Exact(value).times(bottom).div(top).toFixed();
 }

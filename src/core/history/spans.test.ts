@@ -97,6 +97,17 @@ describe("the states of an item", () => {
       0, 0, 1, 1,
     ]);
   });
+  test("a move at the instant of deletion changes nothing", () => {
+    const moves = [status(200, "1", "3"), { ...status(500, "3", "4") }];
+    const reassigned: Move = { at: 500, field: "assignee", from: "7", to: "8" };
+    const spans = spansOf(life({ status: "4", assignee: "8" }, 500), [...moves, reassigned], rules);
+    expect(spans.map(({ from, to }) => [from, to])).toEqual([
+      [100, 200],
+      [200, 500],
+    ]);
+    expect(spans[1]).toMatchObject({ finishedAt: null, reassigned: 0 });
+    expect(spans[1].values).toMatchObject({ status: "3", assignee: "7" });
+  });
   test("deletion ends the last span", () =>
     expect(spansOf(life({ status: "1" }, 500), [], rules)[0].to).toBe(500));
 });

@@ -91,10 +91,12 @@ export function valuesAtCreation(now: TrackedValues, moves: readonly Move[]): Tr
 /**
  * The states of an item, oldest first: one for each step after which something differs.
  * Moves of one instant are one step, of which only the state after all of them counts (calculations, section 6).
- * @param moves all moves of the item by instant, those of one instant in their order
+ * @param all all moves of the item by instant, those of one instant in their order
  */
-export function spansOf(life: ItemLife, moves: readonly Move[], rules: HistoryRules): Span[] {
-  let values = valuesAtCreation(life.now, moves);
+export function spansOf(life: ItemLife, all: readonly Move[], rules: HistoryRules): Span[] {
+  let values = valuesAtCreation(life.now, all);
+  // After a step at the instant of deletion nothing is there that it could have changed.
+  const moves = all.filter((move) => life.deletedAt === null || move.at < life.deletedAt);
   let at = 0;
   while (at < moves.length && moves[at].at <= life.createdAt)
     values = { ...values, [moves[at].field]: moves[at++].to };

@@ -23,3 +23,4 @@ export const measureSql = {
   p95,
   distinct,
 } as const satisfies Record<MeasureId, MeasureSql>;
+export { distinctInLists } from "./distinct.sql";

@@ -113,10 +113,18 @@ function isOneOf(tier: Tier, value: Fragment, values: readonly Value[], view: Vi
     tests.push(
       tier.group.grain
         ? sql`${value} = ANY(${bind(unitStarts(asked, tier.group.grain, view), "text[]")})`
-        : valueIsAny(value, tier.field, asked, view),
+        : isExact(tier.field)
+          ? sql`${value} = ANY(${bind(textsIn(asked), "text[]")})`
+          : valueIsAny(value, tier.field, asked, view),
     );
   return tests.length === 1 ? tests[0] : sql`(${joined(tests, " OR ")})`;
 }
+
+/** Groups of texts are as they are written, so what folds or hides them is, too; choices are known by their words. */
+const isExact = (field: Field): boolean => field.type === "text";
+
+const textsIn = (values: readonly Value[]): string[] =>
+  values.flatMap((value) => (value.kind === "text" ? [value.text] : []));
 
 function unitStarts(values: readonly Value[], grain: Grain, view: Viewpoint): string[] {
   return values.flatMap((value) =>

@@ -253,11 +253,14 @@ export class Relation {
     if (known) return known;
     const state = `${alias}_state`;
     const at = identifier(state);
-    const on = sql`${at}.item_id = ${identifier(alias)}.id AND ${at}.valid_from <= ${this.now} AND ${this.now} < ${at}.valid_to`;
+    const item = sql`${at}.item_id = ${identifier(alias)}.id`;
+    const then = sql`${at}.valid_from <= ${this.now} AND ${this.now} < ${at}.valid_to`;
+    // Of an item that is gone, what was last known: it counts in the past.
+    const last = sql`${at}.valid_to = ${identifier(alias)}.deleted_at AND ${at}.valid_to <= ${this.now}`;
     this.joins.push(
       how === "JOIN"
-        ? sql`JOIN state_spans ${at} ON ${on}`
-        : sql`LEFT JOIN state_spans ${at} ON ${on}`,
+        ? sql`JOIN state_spans ${at} ON ${item} AND ${then}`
+        : sql`LEFT JOIN state_spans ${at} ON ${item} AND (${then} OR ${last})`,
     );
     this.states.set(alias, state);
     return state;

@@ -145,8 +145,7 @@ describe("periods", () => {
       fc.property(arbitraryPeriod, (period) => {
         const dates = resolvePeriod(period, now, sampleCalendar);
         expect(dates.start).toBeLessThan(dates.end);
-        if (period.kind === "hours")
-          expect(dates.start).toBe(now - period.count * 3_600_000_000);
+        if (period.kind === "hours") expect(dates.start).toBe(now - period.count * 3_600_000_000);
         else expect(dates.start).toBe(startOfDay(dates.from, sampleCalendar.zone));
         if (!dates.soFar) expect(dates.end).toBe(endOfDay(dates.to, sampleCalendar.zone));
       }),

@@ -3,6 +3,7 @@ import { Migration20261128000000_questions } from "./Migration20261128000000_que
 import { Migration20261128120000_changes } from "./Migration20261128120000_changes";
 import { Migration20261128160000_corrections } from "./Migration20261128160000_corrections";
 import { Migration20261130000000_ties } from "./Migration20261130000000_ties";
+import { Migration20261130120000_ends } from "./Migration20261130120000_ends";
 
 /** Every migration, oldest first. */
 export const migrations = [
@@ -11,4 +12,5 @@ export const migrations = [
   { name: "Migration20261128120000_changes", class: Migration20261128120000_changes },
   { name: "Migration20261128160000_corrections", class: Migration20261128160000_corrections },
   { name: "Migration20261130000000_ties", class: Migration20261130000000_ties },
+  { name: "Migration20261130120000_ends", class: Migration20261130120000_ends },
 ];

@@ -195,7 +195,7 @@ function deriveHistories(records: readonly ItemRecord[], rules: HistoryRules): D
       deleted_at: instantOrNull(record.deletedAt),
       ...current,
     });
-    // What changes at the instant of deletion never shows: such a span would have no length.
+    // What was deleted as it was created never was: such a span would have no length.
     const lasting = history.filter(({ from, to }) => from !== to);
     for (const [i, span] of lasting.entries())
       if (!isStored(span, record))

@@ -21,7 +21,7 @@ import {
 import { Relation, type Viewpoint } from "../../relation";
 import { type CountReport, dateGroupOf, groupsOfCount } from "./definition";
 import { conditionSql, inside } from "../../filter/sql";
-import { measureSql } from "../../measure/sql";
+import { distinctInLists, measureSql } from "../../measure/sql";
 import { invariant } from "../../base";
 import { compile, EMPTY, identifier, joined, sql, type Fragment, type Statement } from "../../sql";
 import { lastOf } from "../../catalog";
@@ -138,10 +138,6 @@ function aggregatesOf(term: SimpleMeasure, index: number, { report, view }: Grou
       : measureSql[term.measure](value);
   return [...records, sql`count(${value})`, ...parts];
 }
-
-/** Different values in the lists of a group. */
-const distinctInLists = (lists: Fragment): Fragment =>
-  sql`(SELECT count(DISTINCT one) FROM jsonb_array_elements(jsonb_agg(to_jsonb(${lists}))) list, jsonb_array_elements_text(CASE jsonb_typeof(list) WHEN 'array' THEN list ELSE '[]' END) one)`;
 
 /** Reads what `aggregate` selected; all columns come as texts. */
 export function readAggregates(

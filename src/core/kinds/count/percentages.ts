@@ -1,5 +1,6 @@
 import { Exact } from "../../base";
 import type { Dress } from "../../definition";
+import type { Cell } from "../../answer";
 import type { CountAnswer } from "./countAnswer";
 import { largestRemainders, roundedShares } from "../../answer";
 
@@ -13,7 +14,7 @@ export interface Percentages {
 
 /**
  * Shares of an answer (calculations, section 5). Rows and cells are rounded each for themselves, so that each adds up;
- * where records count in several parts nothing is forced.
+ * where a record counts in two of the parts that make a whole, nothing is forced.
  */
 export function percentagesOf(
   answer: CountAnswer,
@@ -25,27 +26,28 @@ export function percentagesOf(
     cells: answer.rows.map((row) => row.parts.map(() => null)),
   };
   if (!answer.measures[0]?.additive) return none;
-  const value = (cell: { value: string | null } | undefined) => cell?.value ?? "0";
-  const rows = answer.rows.map((row) => value(row.cells[0]));
-  const cells = answer.rows.map((row) => row.parts.map((part) => value(part[0])));
-  const total = value(answer.total[0]);
-  const all = base === "all" && answer.everything ? value(answer.everything[0]) : total;
-  const share = (values: readonly string[], whole: string, unshown: boolean): (string | null)[] => {
-    if (answer.manyValued) return roundedShares(values, whole, decimals) ?? values.map(() => null);
-    const hidden = unshown && answer.everything ? [minus(all, total)] : [];
+  const rows = answer.rows.map((row) => partOf(row.cells[0]));
+  const cells = answer.rows.map((row) => row.parts.map((part) => partOf(part[0])));
+  const total = partOf(answer.total[0]);
+  const all = base === "all" && answer.everything ? partOf(answer.everything[0]) : total;
+  const share = (parts: readonly Part[], shown: Part, whole = shown): (string | null)[] => {
+    const values = parts.map((part) => part.value);
+    // Records in two of these parts make them more than the whole, however they are rounded.
+    const repeats = parts.reduce((sum, part) => sum + part.records, 0) > shown.records;
+    if (repeats) return roundedShares(values, whole.value, decimals) ?? values.map(() => null);
+    const hidden = whole === shown ? [] : [minus(whole.value, shown.value)];
     return (
       largestRemainders([...values, ...hidden], decimals)?.slice(0, values.length) ??
       values.map(() => null)
     );
   };
   if (base === "own row")
-    return { rows: none.rows, cells: cells.map((row, i) => share(row, rows[i], false)) };
+    return { rows: none.rows, cells: cells.map((row, i) => share(row, rows[i])) };
   if (base === "own column") {
     const columns = answer.split.map((_, column) =>
       share(
         cells.map((row) => row[column]),
-        value(answer.columnTotals[column]?.[0]),
-        false,
+        partOf(answer.columnTotals[column]?.[0]),
       ),
     );
     return {
@@ -53,12 +55,23 @@ export function percentagesOf(
       cells: cells.map((row, i) => row.map((_, column) => columns[column][i])),
     };
   }
-  const flat = share(cells.flat(), all, base === "all");
+  const flat = share(cells.flat(), total, all);
   const width = answer.split.length;
   return {
-    rows: share(rows, all, base === "all"),
+    rows: share(rows, total, all),
     cells: cells.map((row, i) => row.map((_, column) => flat[i * width + column])),
   };
 }
+
+/** What a part comes to, and how many records are in it. */
+interface Part {
+  readonly value: string;
+  readonly records: number;
+}
+
+const partOf = (cell: Cell | null | undefined): Part => ({
+  value: cell?.value ?? "0",
+  records: cell?.records ?? 0,
+});
 
 const minus = (a: string, b: string): string => new Exact(a).minus(b).toFixed();

@@ -25,7 +25,7 @@ import {
 } from "../../plan";
 import type { Relation, Viewpoint } from "../../relation";
 import type { LevelReport } from "./definition";
-import { measureSql } from "../../measure/sql";
+import { distinctInLists, measureSql } from "../../measure/sql";
 import { Exact } from "../../base";
 import { CHANGES } from "../../history";
 import { bind, compile, EMPTY, identifier, joined, sql, type Fragment } from "../../sql";
@@ -69,7 +69,7 @@ export function* planLevel(report: LevelReport, view: Viewpoint): Plan<LevelPart
   let tops: readonly Key[] | undefined;
   if (tier?.group.top) {
     const ranked = yield* measureLevel(report, view, measure, axis, tier, undefined);
-    const last = ranked.byKey.map(([key, values]) => ({
+    const last = ranked.byKey.filter(isEverThere(axis, since)).map(([key, values]) => ({
       key,
       value: values[axis.begun - 1].value,
     }));
@@ -77,7 +77,7 @@ export function* planLevel(report: LevelReport, view: Viewpoint): Plan<LevelPart
   }
   const { all, byKey } = yield* measureLevel(report, view, measure, axis, tier, tops);
   const order = tops ? topOrder(tops) : tier ? naturalOrder(tier, view) : () => 0;
-  const sorted = [...byKey].sort(([a], [b]) => order(a, b));
+  const sorted = byKey.filter(isEverThere(axis, since)).sort(([a], [b]) => order(a, b));
   return {
     ...base,
     keys: sorted.map(([key]) => key),
@@ -88,6 +88,12 @@ export function* planLevel(report: LevelReport, view: Viewpoint): Plan<LevelPart
     ),
   };
 }
+
+/** Whether a group has records at the end of any bucket that is told. */
+const isEverThere =
+  (axis: HistoryBuckets, since: Instant) =>
+  ([, values]: readonly [Key, readonly MeasuredValue[]]): boolean =>
+    values.some(({ records }, i) => records > 0 && i < axis.begun && axis.borders[i] > since);
 
 interface MeasuredLevel {
   readonly all: readonly MeasuredValue[];
@@ -106,6 +112,8 @@ function* measureLevel(
   const key = tier && keyOf(tier, relation, view, tops, tests);
   const aged = agedFrom(measure, relation);
   const value = measure.field ? (aged ?? stateValue(measure, relation)) : null;
+  // An item with two values of a list is in two groups, and once in all; where both are folded, once in the fold.
+  const isListed = tier?.path != null && tier.field.many === true;
   const isDelta = !measure.field || measure.measure === "sum" || measure.measure === "average";
   const looksAt = bind(
     CHANGES.there |
@@ -128,6 +136,7 @@ function* measureLevel(
     sql`${isDelta ? sql`CASE WHEN ${begins} THEN ${from} END` : from} AS a`,
     sql`${isDelta ? sql`CASE WHEN ${ends} THEN ${to} END` : to} AS z`,
     ...(key ? [sql`${key} AS k`] : []),
+    ...(isListed ? [sql`s.valid_from AS w`] : []),
     ...(value
       ? [
           sql`${aged && !measure.working && isDelta ? sql`(extract(epoch FROM ${value}) * 1000000)` : value} AS v`,
@@ -137,14 +146,19 @@ function* measureLevel(
   // The cheapest tests that leave most out come first.
   const bounds = sql`${isDelta ? sql`((s.began | s.ended) & ${looksAt} <> 0 OR ${opens}) AND ` : EMPTY}s.valid_to >= ${instant(axis.borders[0])} AND s.valid_from < ${instant(axis.borders[axis.begun - 1])}`;
   const rows = sql`SELECT ${joined([sql`${relation.id} AS id`, ...columns], ", ")} FROM ${relation.from()} WHERE ${joined([bounds, ...tests, relation.guard()], " AND ")}`;
+  const once = isListed ? sql`SELECT DISTINCT ON (id, w) * FROM (${rows}) every` : rows;
+  const byGroup = isListed ? sql`SELECT DISTINCT ON (id, w, k) * FROM (${rows}) every` : rows;
   if (isDelta) {
-    const [found] = yield [compile(deltas(rows, key !== null, value !== null))];
-    return fromDeltas(found, axis, tier, measure, aged !== null, view);
+    const [found, all] = yield [
+      compile(deltas(byGroup, key !== null, value !== null)),
+      ...(isListed ? [compile(deltas(once, false, value !== null))] : []),
+    ];
+    return fromDeltas(found, all ?? found, axis, tier, measure, aged !== null, view);
   }
   const list = isOfList(measure, "items", view.catalog);
   const read = yield [
-    compile(byBucket(rows, measure, aged !== null, axis, view, false, list)),
-    ...(key ? [compile(byBucket(rows, measure, aged !== null, axis, view, true, list))] : []),
+    compile(byBucket(once, measure, aged !== null, axis, view, false, list)),
+    ...(key ? [compile(byBucket(byGroup, measure, aged !== null, axis, view, true, list))] : []),
   ];
   return fromBuckets(read, axis, tier, measure);
 }
@@ -172,6 +186,7 @@ SELECT b, k, sum(n)::text, sum(f)::text, sum(v)::text FROM (SELECT a b, k, n, f,
 
 function fromDeltas(
   rows: Rows,
+  all: Rows,
   axis: HistoryBuckets,
   tier: Tier | null,
   measure: SimpleMeasure,
@@ -182,16 +197,19 @@ function fromDeltas(
   const blank = () =>
     Array.from({ length: axis.begun + 1 }, () => ({ n: 0, f: 0, v: new Exact(0) }));
   const total = blank();
-  for (const [bucket, text, n, f, v] of rows) {
-    const key = text ?? NONE;
+  const add = (to: ReturnType<typeof blank>, [bucket, , n, f, v]: Rows[number]) => {
+    const at = to[Number(bucket)];
+    at.n += Number(n);
+    at.f += Number(f);
+    at.v = at.v.plus(v ?? 0);
+  };
+  for (const row of rows) {
+    const key = row[1] ?? NONE;
     let own = changes.get(key);
     if (!own) changes.set(key, (own = blank()));
-    for (const at of [own[Number(bucket)], total[Number(bucket)]]) {
-      at.n += Number(n);
-      at.f += Number(f);
-      at.v = at.v.plus(v ?? 0);
-    }
+    add(own, row);
   }
+  for (const row of all) add(total, row);
   const values = (list: readonly { n: number; f: number; v: Exact }[]): MeasuredValue[] => {
     let [n, f, v] = [0, 0, new Exact(0)];
     return axis.borders.map((border, i) => {
@@ -244,7 +262,11 @@ function byBucket(
           "bigint[]",
         )})[${at}] - v)::numeric / 60000000`
       : sql`extract(epoch FROM (${instants(ends)})[${at}] - v) / 60`;
-  const parts = measureSql[measure.measure](list ? sql`to_jsonb(m)::text` : identifier("m"));
+  const measured = identifier("m");
+  const parts =
+    list && measure.measure === "distinct"
+      ? [distinctInLists(measured)]
+      : measureSql[measure.measure](measured);
   return sql`SELECT b, ${hasKey ? sql`k` : sql`''`} k, count(*), count(m), ${joined(parts, ", ")} FROM (SELECT b.i AS b, ${hasKey ? sql`k` : sql`''`} k, ${value} AS m FROM (${rows}) held, LATERAL generate_series(a, z - 1) AS b(i) WHERE a < z) there GROUP BY 1, 2`;
 }
 
