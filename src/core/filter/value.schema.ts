@@ -1,12 +1,15 @@
 import { z } from "zod";
 import { THING_TYPES } from "../catalog";
-import { parsePeriod } from "../time";
+import { parsePeriod, UNIT_NAME } from "../time";
 
 /** A named unit of the calendar, as a period is read from its text. */
-const UnitName = z.string().refine((name) => {
-  const read = parsePeriod(name);
-  return read.ok && read.value.kind === "named" && read.value.name === name;
-}, "no date or unit of the calendar");
+const UnitName = z
+  .string()
+  .regex(UNIT_NAME)
+  .refine((name) => {
+    const read = parsePeriod(name);
+    return read.ok && read.value.kind === "named" && read.value.name === name;
+  }, "no date or unit of the calendar");
 
 export const PeriodSchema = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("day"), which: z.enum(["yesterday", "today", "tomorrow"]) }),

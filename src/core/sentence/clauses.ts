@@ -1,6 +1,14 @@
-import type { AskContext, Catalog, SubjectId } from "../catalog";
+import {
+  isDate,
+  lastOf,
+  pathWords,
+  typeOf,
+  type AskContext,
+  type Catalog,
+  type SubjectId,
+} from "../catalog";
 import type { Group, ReportBase } from "../definition";
-import { topParts } from "../filter";
+import { allOfParts, topParts } from "../filter";
 import { shapes, SHAPE_IDS, type ShapeId } from "../shapes";
 import {
   BUCKET_GRAINS,
@@ -12,6 +20,7 @@ import {
 } from "../time";
 import { parseCondition } from "./conditions";
 import type { Cursor } from "./cursor";
+import { parsePath } from "./fields";
 import { parseGroup } from "./groups";
 import { said, type Piece } from "./pieces";
 import { conditionText, groupText } from "./texts";
@@ -79,7 +88,8 @@ export const whereClause: Clause<ReportBase> = {
   name: "where",
   words: ["where"],
   read: (cursor, context, report) => {
-    report.where = parseCondition(cursor, context, report.subject.id);
+    const said = parseCondition(cursor, context, report.subject.id);
+    report.where = report.where ? allOfParts([report.where, said]) : said;
   },
   print: ({ where, subject }, catalog) =>
     topParts(where).flatMap((condition, index, all): Piece[] => [
@@ -117,6 +127,22 @@ export const forClause: Clause<{ period?: Period }> = {
   },
   print: ({ period }) => (period ? said("for", periodText(period), "period") : []),
 };
+
+/** A date field after `of`: the one that a period limits. */
+export function parseDateOf(cursor: Cursor, context: AskContext, subject: SubjectId): string[] {
+  const from = cursor.at;
+  const path = parsePath(cursor, context.catalog, subject);
+  if (!isDate(lastOf(path)))
+    cursor.stop(
+      {
+        code: "sentence.noDate",
+        message: `${pathWords(path)} is ${typeOf(lastOf(path)).words}; a period limits a date`,
+      },
+      from,
+      cursor.at,
+    );
+  return path.map((field) => field.id);
+}
 
 export const splitClause: Clause<{ subject: { id: SubjectId }; split?: Group }> = {
   name: "split by",

@@ -22,4 +22,4 @@ export { isMeasureAt, parseMeasure, parseSimpleMeasure, whyNoRatio } from "./mea
 export { parseGroup } from "./groups";
 export { parseCondition } from "./conditions";
 export { parsePath } from "./fields";
-export { parseCount, parseThing } from "./values";
+export { parseCount, parsePeriodHere, parseThing } from "./values";

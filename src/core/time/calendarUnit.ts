@@ -4,7 +4,9 @@ import { addUnits, startOfUnit, type BucketGrain, type CalendarUnits } from "./g
 import { parseDay, type Day } from "./instant";
 import { notAPeriod } from "./periodProblem";
 
-const NAMED = /^(\d{4}|\d{4}-Q[1-4]|\d{4}-\d\d|\d{4}-W\d\d|\d{4}-\d\d-\d\d|FY\d\d|FY\d\d-Q[1-4])$/i;
+/** How a named unit is written. */
+export const UNIT_NAME =
+  /^(\d{4}|\d{4}-Q[1-4]|\d{4}-\d\d|\d{4}-W\d\d|\d{4}-\d\d-\d\d|FY\d\d|FY\d\d-Q[1-4])$/;
 
 /** Fiscal units and others cannot be told apart in time without a calendar, so only like is held against like. */
 export function isBackwards(from: string, to: string): boolean {
@@ -46,7 +48,7 @@ function unitNamed(
   said: string,
   used: number,
 ): Result<{ name: string; used: number }> {
-  if (!NAMED.test(name)) return refused(notAPeriod(said, said));
+  if (!UNIT_NAME.test(name)) return refused(notAPeriod(said, said));
   if (name.length === 10 && !parseDay(name))
     return refused({ code: "period.noDate", message: `there is no date ${said}` });
   if (/^\d{4}-\d\d$/.test(name) && (Number(name.slice(5)) < 1 || Number(name.slice(5)) > 12))

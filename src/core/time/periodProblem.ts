@@ -29,6 +29,14 @@ export const PERIOD_EXAMPLES = [
   "this fiscal year",
 ];
 
+const isWhole = (words: string): boolean => / (full|to date)\b/.test(words);
+
+/** The same for an axis of time: first those of which no stretch is clipped at its start. */
+export const AXIS_PERIODS: readonly string[] = [
+  ...PERIOD_EXAMPLES.filter(isWhole),
+  ...PERIOD_EXAMPLES.filter((words) => !isWhole(words)),
+];
+
 /** What stands in place of a period, and the nearest ways to say one. */
 export function notAPeriod(said: string, longer: string): Problem {
   const near = nearest(longer, PERIOD_EXAMPLES, 3);

@@ -39,7 +39,7 @@ const REPORTS: readonly {
   },
   {
     name: "Finished each month, by kind",
-    sentence: "count items by month of finished for last 12 months split by kind as line",
+    sentence: "count items by month of finished for last 12 months to date split by kind as line",
   },
   {
     name: "Who carries what",
@@ -60,7 +60,7 @@ const REPORTS: readonly {
   {
     name: "Average age of open faults",
     sentence:
-      "level of average age in days of faults where status is open at month ends for last 18 months as line",
+      "level of average age in days of faults where status is open at month ends for last 18 months to date as line",
     category: "History",
     purpose: "How old what was open was, at each month's end.",
   },
@@ -74,7 +74,7 @@ const REPORTS: readonly {
   {
     name: "Lead time over time",
     sentence:
-      "p85 lead time in days and median lead time in days of faults by month of finished for last 12 months as line",
+      "p85 lead time in days and median lead time in days of faults by month of finished for last 12 months to date as line",
     category: "History",
     purpose: "Within how many days 85 % and half of them were finished.",
   },
@@ -87,14 +87,14 @@ const REPORTS: readonly {
   {
     name: "SLA over time",
     sentence:
-      "count faults by month of created for last 12 months split by SLA resolution as stacked columns",
+      "count faults by month of created for last 12 months to date split by SLA resolution as stacked columns",
     category: "Promises",
     purpose: "Met, missed and still running, by when they were created.",
   },
   {
     name: "Lead time of finished faults, one by one",
     sentence:
-      "median lead time in days, p85 lead time in days and p95 lead time in days of faults by day of finished for last 3 months as dots",
+      "median lead time in days, p85 lead time in days and p95 lead time in days of faults by day of finished for last 3 months to date as dots",
     category: "Flow",
     purpose: "Each fault when it was finished, and within how many days half, 85 and 95 % were.",
   },
@@ -160,7 +160,7 @@ const REPORTS: readonly {
   {
     name: "Open faults over 18 months, by priority",
     sentence:
-      "level of faults where status is open at month ends for last 18 months split by priority as area",
+      "level of faults where status is open at month ends for last 18 months to date split by priority as area",
     category: "History",
     purpose: "How many were open, with the priority they had then.",
   },

@@ -27,13 +27,16 @@ export function Waterfall({
     key: string | null;
     about: string;
   }[] = [];
-  let at = Number(answer.levelFrom);
+  // A level that is not known has no height, and says so.
+  const levelWords = (level: string | null) =>
+    level === null ? "not known" : valueWords(level, unit, drawn.dress);
+  let at = Number(answer.levelFrom ?? 0);
   steps.push({
     label: labels[0],
     from: 0,
     to: at,
     kind: "level",
-    words: valueWords(answer.levelFrom, unit, drawn.dress),
+    words: levelWords(answer.levelFrom),
     key: null,
     about: "level",
   });
@@ -53,9 +56,9 @@ export function Waterfall({
   steps.push({
     label: labels[1],
     from: 0,
-    to: Number(answer.levelTo),
+    to: Number(answer.levelTo ?? 0),
     kind: "level",
-    words: valueWords(answer.levelTo, unit, drawn.dress),
+    words: levelWords(answer.levelTo),
     key: null,
     about: "level",
   });

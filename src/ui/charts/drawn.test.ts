@@ -187,6 +187,7 @@ const burndown: BurndownAnswer = {
   sprint: 10,
   span: { start: at("2026-11-23"), end: at("2026-11-30"), closed: null },
   asOf: at("2026-11-26"),
+  begins: at("2024-01-01"),
   burndown: {
     start: at("2026-11-23"),
     end: at("2026-11-30"),

@@ -56,7 +56,7 @@ const LIKELY: Readonly<Partial<Record<SubjectId, readonly string[]>>> = {
     "count $ where status is open by team split by priority as pivot",
     "count $ where status is open by service as donut",
     "level of $ where status is open by week for last 12 full weeks as line",
-    "count $ by month of finished for last 12 months as line",
+    "count $ by month of finished for last 12 months to date as line",
     "list $ where assignee is me and status is open showing key, title, priority, age sorted by age descending as list",
     "count $ where created during last 3 full months by weekday of created split by hour of created as heat map",
     "median of lead time in days of $ where finished during last 6 full months by team as bars",
@@ -69,12 +69,12 @@ const LIKELY: Readonly<Partial<Record<SubjectId, readonly string[]>>> = {
   ],
   timeEntries: [
     "sum of minutes in hours of time entries by person top 10 as bars",
-    "sum of minutes in hours of time entries by month of worked on for last 12 months as columns",
+    "sum of minutes in hours of time entries by month of worked on for last 12 months to date as columns",
     "sum of minutes in hours of time entries by billable as donut",
   ],
   costEntries: [
     "sum of amount of cost entries by kind as bars",
-    "sum of amount of cost entries by month of spent on for last 12 months as columns",
+    "sum of amount of cost entries by month of spent on for last 12 months to date as columns",
     "sum of amount of cost entries by project top 10 as bars",
   ],
   projects: ["count projects by status as bars", "list projects as list"],

@@ -7,8 +7,9 @@ export interface BridgeAnswer {
   readonly measure: MeasureHead;
   readonly from: Instant;
   readonly to: Instant;
-  readonly levelFrom: string;
-  readonly levelTo: string;
+  /** null where it lies before any history: nothing is known of it. */
+  readonly levelFrom: string | null;
+  readonly levelTo: string | null;
   /** The first instant with any history. */
   readonly begins: Instant | null;
   readonly parts: readonly {
@@ -35,13 +36,14 @@ export function bridgeAnswer({
 }: BridgeParts): BridgeAnswer {
   const head = simpleHead(report.measure ?? COUNT, report, view);
   const told = (value: string) => inUnit(value, head, view);
+  const known = (value: string | null) => (value === null ? null : told(value));
   return {
     kind: "bridge",
     measure: head,
     from,
     to,
-    levelFrom: told(levelFrom),
-    levelTo: told(levelTo),
+    levelFrom: known(levelFrom),
+    levelTo: known(levelTo),
     begins: since,
     parts: parts.map((part) => ({
       cause: part.cause,

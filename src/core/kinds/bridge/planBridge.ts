@@ -35,8 +35,9 @@ export interface BridgeParts {
   readonly view: Viewpoint;
   readonly from: Instant;
   readonly to: Instant;
-  readonly levelFrom: string;
-  readonly levelTo: string;
+  /** null where it lies before any history: nothing is known of it. */
+  readonly levelFrom: string | null;
+  readonly levelTo: string | null;
   /** The first instant with any history. */
   readonly since: Instant | null;
   readonly parts: readonly BridgePart[];
@@ -112,14 +113,16 @@ FROM moved${tells === "keys" ? sql` JOIN items i ON i.id = moved.id` : EMPTY} LE
     sinceStatement(view),
   ];
   const [, levelFrom, levelTo] = rows.find(([count]) => count === null)!;
+  const begins = since === null ? null : Number(since);
+  const isKnown = (border: Instant) => begins !== null && border > begins;
   return {
     report,
     view,
     from,
     to,
-    levelFrom: levelFrom!,
-    levelTo: levelTo!,
-    since: since === null ? null : Number(since),
+    levelFrom: isKnown(from) ? levelFrom : null,
+    levelTo: isKnown(to) ? levelTo : null,
+    since: begins,
     parts: partsOf(rows.filter(([count]) => count !== null)),
   };
 }

@@ -49,9 +49,9 @@ const causeWords = ({ cause, fields }: BridgeAnswer["parts"][number]): string =>
   fields.length ? `${cause}: ${fields.join(", ")}` : cause;
 
 function table(given: BridgeAnswer, { zone }: WorkCalendar): FigureTable {
-  const level = (at: number, value: string) => [
+  const level = (at: number, value: string | null) => [
     `level on ${localDay(at - 1, zone)}`,
-    sheetNumber(value),
+    value === null ? null : sheetNumber(value),
     null,
   ];
   return {
@@ -77,7 +77,7 @@ export const bridgePlanned = definePlanned<BridgeReport, BridgeAnswer>({
   body: (given) => planned(body(given)),
   table: (given, _report, _dress, calendar) => table(given, calendar),
   addsUp: (given) =>
-    `${given.levelFrom} at the first${given.parts.map((part) => signed(part.amount, causeWords(part))).join("")} = ${given.levelTo} at the second`,
+    `${given.levelFrom ?? "what is not known"} at the first${given.parts.map((part) => signed(part.amount, causeWords(part))).join("")} = ${given.levelTo ?? "what is not known"} at the second`,
   source,
   partNamed: (_report, group, split) =>
     planned(split === undefined ? { path: group.map(String) } : null),

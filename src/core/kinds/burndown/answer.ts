@@ -3,7 +3,7 @@ import type { BurndownParts } from "./planBurndown";
 
 export type BurndownAnswer = Pick<
   BurndownParts,
-  "unit" | "name" | "sprint" | "span" | "burndown"
+  "unit" | "name" | "sprint" | "span" | "burndown" | "begins"
 > & { readonly kind: "burndown"; readonly asOf: Instant };
 export const burndownAnswer = ({
   unit,
@@ -11,6 +11,7 @@ export const burndownAnswer = ({
   sprint,
   span,
   burndown,
+  begins,
   view,
 }: BurndownParts): BurndownAnswer => ({
   kind: "burndown",
@@ -19,5 +20,6 @@ export const burndownAnswer = ({
   sprint,
   span,
   burndown,
+  begins,
   asOf: view.now,
 });

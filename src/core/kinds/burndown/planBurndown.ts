@@ -1,4 +1,4 @@
-import { type Plan, type Rows, subjectTests } from "../../plan";
+import { type Plan, type Rows, sinceStatement, subjectTests } from "../../plan";
 import { Relation, type Viewpoint } from "../../relation";
 import type { BurndownReport } from "./definition";
 import { conditionSql } from "../../filter/sql";
@@ -17,6 +17,8 @@ export interface BurndownParts {
   readonly sprint: number | null;
   readonly span: BurndownSpan | null;
   readonly burndown: Burndown | null;
+  /** The first instant with any history; what began before it has no burndown. */
+  readonly begins: Instant | null;
 }
 
 /** What a state weighs in each unit. */
@@ -162,12 +164,16 @@ function filterScope(report: BurndownReport, view: Viewpoint): Pick<Scope, "isIn
 export function* planBurndown(report: BurndownReport, view: Viewpoint): Plan<BurndownParts> {
   const unit = report.unit ?? "points";
   const scope = yield* scopeOf(report, view);
-  const base = { report, view, unit, name: scope.name, sprint: scope.sprint, span: scope.span };
-  if (!scope.span || scope.span.start > view.now) return { ...base, burndown: null };
-  const [rows] = yield [spansSql(scope, unit, view)];
+  const { name, sprint, span } = scope;
+  const base = { report, view, unit, name, sprint, span, begins: null };
+  if (!span || span.start > view.now) return { ...base, burndown: null };
+  const [rows, [[since]]] = yield [spansSql(scope, unit, view), sinceStatement(view)];
+  const begins = since === null ? null : Number(since);
+  if (begins === null || span.start < begins) return { ...base, begins, burndown: null };
   return {
     ...base,
-    burndown: burndownOf(readSpans(rows, view.now), scope.span, {
+    begins,
+    burndown: burndownOf(readSpans(rows, view.now), span, {
       now: view.now,
       calendar: view.calendar,
       ...(scope.finishedFirst ? { finishedFirst: true } : {}),

@@ -1,6 +1,6 @@
 import { strong, valueWords, type Said } from "../../figure";
 import { clockText, dayText, localDay, type WorkCalendar } from "../../time";
-import type { Telling } from "../past";
+import { beforeHistory, type Telling } from "../past";
 import type { BurndownAnswer } from "./answer";
 
 function blank({ burndown }: BurndownAnswer): string | null {
@@ -12,6 +12,10 @@ function blank({ burndown }: BurndownAnswer): string | null {
   return isNothing ? "Nothing was ever in it: there is nothing to burn down." : null;
 }
 
+/** What began before any history: what was committed then is not known. */
+const unknownThen = ({ begins, span, name }: BurndownAnswer, calendar: WorkCalendar): string =>
+  beforeHistory(`${name || "This"} begins`, begins, Math.min(begins ?? 0, span!.start), calendar)!;
+
 const WORDS = { points: " points", count: " items", "remaining estimate": "" } as const;
 
 function says(answer: BurndownAnswer, _words: string, calendar: WorkCalendar): Said[] {
@@ -19,6 +23,7 @@ function says(answer: BurndownAnswer, _words: string, calendar: WorkCalendar): S
   const day = (at: number) => dayText(localDay(at, calendar.zone));
   if (!span)
     return [{ text: `${name || "This"} has no dates, so there is nothing to burn down yet.` }];
+  if (!burndown && span.start <= answer.asOf) return [{ text: unknownThen(answer, calendar) }];
   if (!burndown)
     return [{ text: `${name} begins on ${day(span.start)}; until then it has no burndown.` }];
   const unit = answer.unit === "remaining estimate" ? "minutes" : null;

@@ -18,7 +18,9 @@ import {
 import { leavesOf } from "../../filter";
 import { measures } from "../../measure";
 import {
+  fieldText,
   forClause,
+  parseDateOf,
   groupText,
   measureText,
   parseGroup,
@@ -36,10 +38,10 @@ import {
   type Cursor,
   type Piece,
 } from "../../sentence";
-import { COMPARISONS, isBucketGrain } from "../../time";
+import { COMPARISONS, isBucketGrain, periodText } from "../../time";
 import { conflict, defineKind, type Conflict } from "../defineKind";
 import { basePlaces, groupPlace, withoutAt, withoutKey, type Place } from "../places";
-import { dateGroupOf, groupsOfCount, type CountReport } from "./definition";
+import { dateGroupOf, dateGroupsOf, groupsOfCount, type CountReport } from "./definition";
 
 type Counted = Pick<CountReport, "measures" | "subject">;
 
@@ -116,6 +118,20 @@ function parseGroups(cursor: Cursor, context: AskContext, subject: SubjectId): G
   return groups;
 }
 
+/** A period for the only date group, or for the one that is named. */
+const forOfClause: Clause<CountReport> = {
+  ...forClause,
+  read: (cursor, context, report) => {
+    forClause.read(cursor, context, report);
+    if (cursor.phrase("of", "keyword"))
+      report.periodOf = parseDateOf(cursor, context, report.subject.id);
+  },
+  print: ({ period, periodOf, subject }, catalog) => {
+    const of = periodOf ? ` of ${fieldText(catalog, subject.id, periodOf)}` : "";
+    return period ? said("for", periodText(period) + of, "period") : [];
+  },
+};
+
 const comparedClause: Clause<CountReport> = {
   name: "compared with",
   words: ["compared with"],
@@ -129,15 +145,7 @@ const comparedClause: Clause<CountReport> = {
 function conflicts(report: CountReport, context: AskContext): Conflict[] {
   const found: Conflict[] = [];
   const dated = dateGroupOf(report, context);
-  if (report.period && !dated)
-    found.push(
-      conflict(
-        "for",
-        "whichDate",
-        "for limits the date of a date group, and there is none",
-        "say which date: created during last 30 days",
-      ),
-    );
+  if (report.period && !dated) found.push(whichDate(report, context));
   if (report.runningTotal && !(report.period && dated))
     found.push(
       conflict(
@@ -159,6 +167,27 @@ function conflicts(report: CountReport, context: AskContext): Conflict[] {
   return found;
 }
 
+function whichDate(report: CountReport, context: AskContext): Conflict {
+  const { catalog } = context;
+  const words = (field: readonly string[]) => fieldText(catalog, report.subject.id, field);
+  const dated = dateGroupsOf(report, context).map((group) => words(group.field));
+  const [problem, hint] = report.periodOf
+    ? [
+        `there is no group of ${words(report.periodOf)} for the period to limit`,
+        `say it as a condition: ${words(report.periodOf)} during ${periodText(report.period!)}`,
+      ]
+    : dated.length
+      ? [
+          `there are ${dated.length} groups of dates: ${dated.join(" and ")}`,
+          `say which the period limits: for ${periodText(report.period!)} of ${dated[0]}`,
+        ]
+      : [
+          "for limits the date of a date group, and there is none",
+          "say which date: created during last 30 days",
+        ];
+  return conflict("for", "whichDate", problem, hint);
+}
+
 /** Whether something in the report lies in a period that could be another. */
 function hasStretch({ period, where, measures: list }: CountReport): boolean {
   const wheres = [
@@ -176,6 +205,17 @@ function places(report: CountReport): Place[] {
   const plain = withoutKey(report, "shape");
   return [
     ...basePlaces(report),
+    ...(report.periodOf
+      ? [
+          {
+            kind: "field" as const,
+            path: "for",
+            clause: "for",
+            field: report.periodOf,
+            without: withoutKey(withoutKey(report, "period"), "periodOf"),
+          },
+        ]
+      : []),
     ...report.measures.map((measure, i) => ({
       kind: "measure" as const,
       path: `measure ${i + 1}`,
@@ -220,7 +260,7 @@ export const count = defineKind<CountReport>({
     whereClause,
     byClause,
     splitClause,
-    forClause,
+    forOfClause,
     comparedClause,
     runningClause,
     stoodClause,

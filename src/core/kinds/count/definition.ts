@@ -11,14 +11,24 @@ export const groupsOfCount = ({ by, split }: CountReport): readonly Group[] => [
   ...(split ? [split] : []),
 ];
 
-/** The only group of a date with buckets; undefined for none, or more than one. */
-export function dateGroupOf(
+/** The groups of dates with buckets. */
+export function dateGroupsOf(
   report: CountReport,
   { catalog }: Pick<AskContext, "catalog">,
-): Group | undefined {
-  const dated = groupsOfCount(report).filter((group) => {
+): readonly Group[] {
+  return groupsOfCount(report).filter((group) => {
     const path = catalog.findPath(report.subject.id, group.field);
     return path && isDate(lastOf(path)) && group.grain && isBucketGrain(group.grain);
   });
+}
+
+/** The group whose date a period limits: the one that is named, or the only one; undefined for none. */
+export function dateGroupOf(
+  report: CountReport,
+  context: Pick<AskContext, "catalog">,
+): Group | undefined {
+  const dated = dateGroupsOf(report, context);
+  const { periodOf } = report;
+  if (periodOf) return dated.find(({ field }) => field.join("/") === periodOf.join("/"));
   return dated.length === 1 ? dated[0] : undefined;
 }

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { GroupSchema, MeasureSchema, reportBase } from "../../definition/schemas";
+import { FieldPathSchema, GroupSchema, MeasureSchema, reportBase } from "../../definition/schemas";
 import { PeriodSchema } from "../../filter/schemas";
 import { COMPARISONS } from "../../time";
 
@@ -9,8 +9,9 @@ export const CountSchema = z.strictObject({
   measures: z.array(MeasureSchema).min(1).max(6),
   by: z.array(GroupSchema).max(3),
   split: GroupSchema.optional(),
-  /** Limits the date of the only date group. */
+  /** Limits the date of the only date group, or of the one that `periodOf` names. */
   period: PeriodSchema.optional(),
+  periodOf: FieldPathSchema.optional(),
   compared: z.enum(COMPARISONS).optional(),
   runningTotal: z.literal(true).optional(),
   ...reportBase,

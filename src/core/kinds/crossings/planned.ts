@@ -5,6 +5,7 @@ import { sql, type Fragment } from "../../sql";
 import { signed } from "../addsUp";
 import { definePlanned, type FigureTable } from "../definePlanned";
 import { historyNotes } from "../historyNotes";
+import { bucketPath } from "../namedBucket";
 import type { LevelReport } from "../level/definition";
 import { levelSource } from "../level/planned";
 import { sheetNumber, toldBucket, toldNumber } from "../numbers";
@@ -152,8 +153,8 @@ export const crossingsPlanned = definePlanned<CrossingsReport, CrossingsAnswer>(
   table,
   addsUp,
   source,
-  partNamed: (_report, group, split) =>
-    planned(split === undefined ? { path: group.map(String) } : null),
+  partNamed: (report, group, split, view) =>
+    planned(split === undefined ? { path: bucketPath(report, group, view) } : null),
   *deciding(report, opened, ids, view) {
     const part = partOf(report, opened, view);
     if (!part?.stretch) return new Map();

@@ -14,6 +14,7 @@ import type { Viewpoint } from "../../relation";
 import { bind, joined, sql } from "../../sql";
 import { definePlanned, type FigureTable, type NamedGroup } from "../definePlanned";
 import { historyNotes } from "../historyNotes";
+import { bucketPath } from "../namedBucket";
 import { isNamedBy, sheetNumber, toldBucket, toldCell, toldGroup } from "../numbers";
 import { among, listed, type Opened, type RecordSource } from "../opened";
 import { shownHistory } from "../past";
@@ -75,7 +76,7 @@ function* partNamed(
   split: NamedGroup | undefined,
   view: Viewpoint,
 ): Plan<Opened | null> {
-  const path = group.map(String);
+  const path = bucketPath(report, group, view);
   if (split === undefined) return { path };
   const heads = (yield* answer(report, view)).split;
   const head = heads.find((one) => isNamedBy(one, split)) ?? heads.find((one) => one.key === split);

@@ -1,11 +1,14 @@
 import type { AskContext } from "../../catalog";
 import type { Sort } from "../../definition";
+import { allOfParts, type Condition } from "../../filter";
 import {
   fieldText,
   groupText,
+  parseDateOf,
   parseGroup,
   parseListed,
   parsePath,
+  parsePeriodHere,
   parseSubject,
   said,
   shapeClause,
@@ -15,6 +18,7 @@ import {
   type Clause,
   type Cursor,
 } from "../../sentence";
+import { periodText } from "../../time";
 import { defineKind, pastShapeInput } from "../defineKind";
 import { basePlaces, groupPlace, withoutAt } from "../places";
 import { type ListReport } from "./definition";
@@ -78,6 +82,30 @@ const byAge = (words: string, sort: Sort): ListClause => ({
   },
 });
 
+/** Another way to say a condition: it is printed as one. */
+const forClause: ListClause = {
+  name: "for",
+  words: ["for"],
+  isHidden: true,
+  read: (cursor, context, report) => {
+    const period = parsePeriodHere(cursor, context);
+    if (!cursor.phrase("of", "keyword"))
+      cursor.stop({
+        code: "sentence.whichDate",
+        message: "a list has no date of its own",
+        hint: `say which date: for ${periodText(period)} of created`,
+      });
+    const field = parseDateOf(cursor, context, report.subject.id);
+    const during: Condition = {
+      kind: "test",
+      field,
+      operator: "during",
+      values: [{ kind: "period", period }],
+    };
+    report.where = report.where ? allOfParts([report.where, during]) : during;
+  },
+};
+
 export const list = defineKind<ListReport>({
   words: "list",
   tells: "the records themselves",
@@ -92,6 +120,7 @@ export const list = defineKind<ListReport>({
   opening: ({ subject }, catalog) => [{ text: "list" }, subjectPiece(subject, catalog)],
   clauses: () => [
     whereClause,
+    forClause,
     groupedByClause,
     showingClause,
     sortedByClause,

@@ -44,7 +44,13 @@ const hasCount = (report: CountReport): boolean =>
   report.measures.some((one) => !("named" in one) && one.measure === "count" && !one.where);
 
 const asked = ({ subject, where }: Report) => ({ subject, ...(where ? { where } : {}) });
-const LAST_YEAR = { kind: "rolling", way: "last", count: 12, unit: "month" } as const;
+const LAST_YEAR = {
+  kind: "rolling",
+  way: "last",
+  count: 12,
+  unit: "month",
+  toDate: true,
+} as const;
 
 /** The same records asked of history. */
 const HISTORIES: readonly Addition<CountReport>[] = [

@@ -3,13 +3,7 @@ import type { CountReport, CrossingsReport, LevelReport, ListReport, Report } fr
 import { typeOf } from "@/core/catalog";
 
 import { fieldText } from "@/core/sentence";
-import {
-  parsePeriod,
-  periodDatesText,
-  periodText,
-  PERIOD_EXAMPLES,
-  resolvePeriod,
-} from "@/core/time";
+import { parsePeriod, periodDatesText, periodText, AXIS_PERIODS, resolvePeriod } from "@/core/time";
 import { useState } from "react";
 import { Button, DayField, Field, Choose } from "../../kit";
 import type { PickerProps } from "./context";
@@ -158,7 +152,7 @@ export function PeriodPicker({
       </div>
       <Choose
         label="A period"
-        options={PERIOD_EXAMPLES.map((words) => ({
+        options={AXIS_PERIODS.map((words) => ({
           value: words,
           label: words,
           about: meant(words),
@@ -171,7 +165,7 @@ export function PeriodPicker({
           <Button
             $small
             onPress={() => {
-              const { period: _p, runningTotal: _r, ...rest } = report;
+              const { period: _p, periodOf: _o, runningTotal: _r, ...rest } = report;
               onChange(rest);
               onDone();
             }}
