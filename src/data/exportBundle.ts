@@ -10,6 +10,7 @@ import {
 import type { TrackedField } from "@/core/history";
 import { withConnection, type EntityManager } from "./database";
 import { writeTable } from "./bundleFiles";
+import { trackedColumn } from "./repositories/histories";
 import { Identities, type FieldRow } from "./repositories/identities";
 
 const yesNo = (column: string): string =>
@@ -147,7 +148,12 @@ async function* itemRows(
   for (let after = 0; ;) {
     const { rows } = await client.query<Record<string, never>>(text, [after]);
     if (rows.length === 0) return;
-    for (const row of rows) {
+    const ends = await lastMoves(
+      client,
+      rows.map((row) => row.id as number),
+    );
+    for (const kept of rows) {
+      const row = { ...kept, ...ends.get(kept.id as number) } as typeof kept;
       const name = (type: Parameters<Identities["name"]>[0], id: number | null) =>
         id === null ? null : ids.name(type, id);
       const people = (list: readonly number[]) =>
@@ -191,6 +197,26 @@ async function* itemRows(
     }
     after = rows[rows.length - 1].id;
   }
+}
+
+/** What moves at the instant of deletion left: it never shows in a figure, but it is how the item ended. */
+async function lastMoves(
+  client: PoolClient,
+  ids: readonly number[],
+): Promise<ReadonlyMap<number, Readonly<Record<string, unknown>>>> {
+  const { rows } = await client.query<{
+    item_id: number;
+    field: TrackedField;
+    to_value: string | null;
+  }>(
+    `SELECT DISTINCT ON (m.item_id, m.field) m.item_id, m.field, m.to_value FROM moves m JOIN items i ON i.id = m.item_id
+     WHERE m.item_id = ANY($1) AND m.at = i.deleted_at ORDER BY m.item_id, m.field, m.place DESC`,
+    [ids],
+  );
+  const ends = new Map<number, Record<string, unknown>>();
+  for (const { item_id: item, field, to_value: value } of rows)
+    ends.set(item, { ...ends.get(item), ...trackedColumn(field, value) });
+  return ends;
 }
 
 const COLUMN_OF = Object.fromEntries(

@@ -80,6 +80,22 @@ test("order, names, labels and title change the look and not the sentence, and a
   await expect(marks(page).filter({ hasText: "Drop everything" })).toHaveCount(1);
 });
 
+test("a group of a pivot goes to another place by keys, and the sentence follows", async ({
+  page,
+}) => {
+  await signIn(page, "ines");
+  await page.goto(reportOf("count faults by team then priority split by status as pivot"));
+  const places = page.getByRole("region", { name: "Places of the pivot" });
+  await page.waitForLoadState("networkidle");
+  await places.getByRole("option", { name: "priority" }).focus();
+  await page.keyboard.press("Enter");
+  await page.keyboard.press("Tab");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(
+    /by team then status split by priority as pivot$/,
+  );
+});
+
 test("an unsaved draft survives a reload, and undo goes back step by step", async ({ page }) => {
   await signIn(page, "ines");
   await page.goto(reportOf("count faults where status is open by priority as bars"));

@@ -89,12 +89,18 @@ function stateColumns(
     resolution_us: span.resolved?.clock ?? null,
     resolution_work_us: span.resolved?.working ?? null,
   };
-  for (const [field, column] of Object.entries(STATE_COLUMNS) as [TrackedField, string][]) {
-    const value = span.values[field];
-    state[column] = value === null || TEXTS.includes(field) ? value : Number(value);
-  }
+  for (const [field, value] of Object.entries(span.values) as [TrackedField, string | null][])
+    Object.assign(state, trackedColumn(field, value));
   return state;
 }
+
+/** The column of a tracked field with a value as moves keep it. */
+export const trackedColumn = (
+  field: TrackedField,
+  value: string | null,
+): Record<string, unknown> => ({
+  [STATE_COLUMNS[field]]: value === null || TEXTS.includes(field) ? value : Number(value),
+});
 
 /** The tracked values of a row of items, as kept texts. */
 export function trackedOf(row: Readonly<Record<string, unknown>>): TrackedValues {

@@ -31,8 +31,11 @@ const Box = styled.div`
     max-height: 46vh;
     overflow: auto;
     padding: 6px 0;
+    outline: none;
+    box-shadow: none !important;
   }
   .one {
+    outline: none;
     display: flex;
     align-items: center;
     gap: 12px;
@@ -47,7 +50,7 @@ const Box = styled.div`
   }
   .one[data-focused] {
     background: var(--mallow-2);
-    box-shadow: inset 3px 0 0 var(--plum);
+    box-shadow: inset 3px 0 0 var(--plum) !important;
   }
   .one span {
     min-width: 0;
