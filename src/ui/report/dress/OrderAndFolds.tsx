@@ -138,7 +138,7 @@ export function OrderAndFolds({ context, report, onReport, dress, onDress, figur
         onPick={setPicked}
         {...(figure?.isTime ? {} : { onPlace: placeAt })}
         hasArrows={dress.order === "hand"}
-        acts={(i) => isPlain && dress.order !== "hand" && actsOf(rows[i])}
+        acts={(i) => isPlain && actsOf(rows[i])}
       />
       {rows.length > DRAWN && <p className="note">and {rows.length - DRAWN} more</p>}
       {picked.length > 1 && (
