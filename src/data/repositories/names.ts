@@ -48,7 +48,7 @@ export async function loadViewer(em: EntityManager, person: number): Promise<Vie
       `WITH me AS (SELECT * FROM people WHERE id = $1 AND active),
           t AS (SELECT coalesce(array_agg(team_id ORDER BY position), '{}') AS teams FROM team_members WHERE person_id = $1)
      SELECT me.login, me.name, me.role, me.team_id, me.client IS NOT NULL AS is_client, t.teams,
-       ARRAY(SELECT p.id FROM projects p WHERE NOT EXISTS (SELECT 1 FROM project_teams x WHERE x.project_id = p.id) OR EXISTS (SELECT 1 FROM project_teams x WHERE x.project_id = p.id AND x.team_id = ANY(t.teams)) ORDER BY p.id) AS visible,
+       ARRAY(SELECT p.id FROM projects p WHERE p.manager_id = $1 OR NOT EXISTS (SELECT 1 FROM project_teams x WHERE x.project_id = p.id) OR EXISTS (SELECT 1 FROM project_teams x WHERE x.project_id = p.id AND x.team_id = ANY(t.teams)) ORDER BY p.id) AS visible,
        ARRAY(SELECT p.id FROM projects p WHERE p.manager_id = $1 OR EXISTS (SELECT 1 FROM project_teams x WHERE x.project_id = p.id AND x.team_id = ANY(t.teams)) ORDER BY p.id) AS mine
      FROM me, t`,
       [person],

@@ -29,16 +29,17 @@ const Side = styled.div<{ $small?: boolean }>`
   td {
     height: ${(p) => (p.$small ? 23 : 31)}px;
     border-top: 1px solid var(--line);
-    overflow: hidden;
-    text-overflow: ellipsis;
     white-space: nowrap;
-    max-width: 0;
   }
   td:first-child {
-    width: 60%;
+    width: 100%;
+    max-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
   }
   .r {
     text-align: right;
+    padding-left: 10px;
   }
   td i {
     display: inline-block;

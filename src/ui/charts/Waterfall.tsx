@@ -27,16 +27,13 @@ export function Waterfall({
     key: string | null;
     about: string;
   }[] = [];
-  // A level that is not known has no height, and says so.
-  const levelWords = (level: string | null) =>
-    level === null ? "not known" : valueWords(level, unit, drawn.dress);
-  let at = Number(answer.levelFrom ?? 0);
+  let at = Number(answer.levelFrom);
   steps.push({
     label: labels[0],
     from: 0,
     to: at,
     kind: "level",
-    words: levelWords(answer.levelFrom),
+    words: valueWords(answer.levelFrom, unit, drawn.dress),
     key: null,
     about: "level",
   });
@@ -56,9 +53,9 @@ export function Waterfall({
   steps.push({
     label: labels[1],
     from: 0,
-    to: Number(answer.levelTo ?? 0),
+    to: Number(answer.levelTo),
     kind: "level",
-    words: levelWords(answer.levelTo),
+    words: valueWords(answer.levelTo, unit, drawn.dress),
     key: null,
     about: "level",
   });

@@ -7,7 +7,7 @@ export interface BridgeAnswer {
   readonly measure: MeasureHead;
   readonly from: Instant;
   readonly to: Instant;
-  /** null where it lies before any history: nothing is known of it. */
+  /** null where both lie before any history: nothing is known of them. */
   readonly levelFrom: string | null;
   readonly levelTo: string | null;
   /** The first instant with any history. */

@@ -35,7 +35,7 @@ export interface BridgeParts {
   readonly view: Viewpoint;
   readonly from: Instant;
   readonly to: Instant;
-  /** null where it lies before any history: nothing is known of it. */
+  /** null where both lie before any history: nothing is known of them. */
   readonly levelFrom: string | null;
   readonly levelTo: string | null;
   /** The first instant with any history. */
@@ -114,14 +114,15 @@ FROM moved${tells === "keys" ? sql` JOIN items i ON i.id = moved.id` : EMPTY} LE
   ];
   const [, levelFrom, levelTo] = rows.find(([count]) => count === null)!;
   const begins = since === null ? null : Number(since);
-  const isKnown = (border: Instant) => begins !== null && border > begins;
+  // Where only the first lies before any history, nothing was there yet; where both do, nothing is known.
+  const isKnown = begins !== null && Math.max(from, to) > begins;
   return {
     report,
     view,
     from,
     to,
-    levelFrom: isKnown(from) ? levelFrom : null,
-    levelTo: isKnown(to) ? levelTo : null,
+    levelFrom: isKnown ? levelFrom : null,
+    levelTo: isKnown ? levelTo : null,
     since: begins,
     parts: partsOf(rows.filter(([count]) => count !== null)),
   };

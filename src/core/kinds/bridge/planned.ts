@@ -77,7 +77,9 @@ export const bridgePlanned = definePlanned<BridgeReport, BridgeAnswer>({
   body: (given) => planned(body(given)),
   table: (given, _report, _dress, calendar) => table(given, calendar),
   addsUp: (given) =>
-    `${given.levelFrom ?? "what is not known"} at the first${given.parts.map((part) => signed(part.amount, causeWords(part))).join("")} = ${given.levelTo ?? "what is not known"} at the second`,
+    given.levelFrom === null
+      ? null
+      : `${given.levelFrom} at the first${given.parts.map((part) => signed(part.amount, causeWords(part))).join("")} = ${given.levelTo} at the second`,
   source,
   partNamed: (_report, group, split) =>
     planned(split === undefined ? { path: group.map(String) } : null),

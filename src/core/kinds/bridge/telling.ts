@@ -10,10 +10,10 @@ export const bridgeTelling: Telling<BridgeAnswer> = {
       ? `No ${words} matched this at either date.`
       : null),
   says: ({ levelFrom, levelTo, measure, parts, begins, from }, words, calendar) => [
-    ...(levelFrom === null
-      ? [{ text: "From what is not known to " }]
-      : [{ text: "From " }, strong(valueWords(levelFrom, measure.unit)), { text: " to " }]),
-    levelTo === null ? { text: "what is not known" } : strong(valueWords(levelTo, measure.unit)),
+    { text: "From " },
+    strong(valueWords(levelFrom, measure.unit)),
+    { text: " to " },
+    strong(valueWords(levelTo, measure.unit)),
     {
       text: ` ${words}: ${parts.length ? "every part below opens its items." : "nothing moved between them."}${unknownBefore(begins, from, calendar)}`,
     },
