@@ -24,6 +24,18 @@ const Rows = styled(GridList)`
   [data-dragging] {
     opacity: 0.5;
   }
+  /* Where all that can be done to a part leaves no room for its name, it stands on a line of its own. */
+  && .line {
+    flex-wrap: wrap;
+    row-gap: 0;
+  }
+  .name {
+    flex: 1 1 70px;
+  }
+  .acts {
+    display: flex;
+    margin-left: auto;
+  }
 `;
 
 export interface PartRow {
@@ -97,29 +109,31 @@ export function PartRows({
           <i style={{ background: row.fill }} />
           <span className="name">{row.label}</span>
           <span className="n">{row.words}</span>
-          {hasArrows && onPlace && (
-            <>
-              <Button
-                $small
-                $icon
-                aria-label={`${row.label} up`}
-                isDisabled={i === 0}
-                onPress={() => onPlace(i, i - 1)}
-              >
-                <ArrowUp aria-hidden />
-              </Button>
-              <Button
-                $small
-                $icon
-                aria-label={`${row.label} down`}
-                isDisabled={i === rows.length - 1}
-                onPress={() => onPlace(i, i + 1)}
-              >
-                <ArrowDown aria-hidden />
-              </Button>
-            </>
-          )}
-          {acts?.(i)}
+          <span className="acts">
+            {hasArrows && onPlace && (
+              <>
+                <Button
+                  $small
+                  $icon
+                  aria-label={`${row.label} up`}
+                  isDisabled={i === 0}
+                  onPress={() => onPlace(i, i - 1)}
+                >
+                  <ArrowUp aria-hidden />
+                </Button>
+                <Button
+                  $small
+                  $icon
+                  aria-label={`${row.label} down`}
+                  isDisabled={i === rows.length - 1}
+                  onPress={() => onPlace(i, i + 1)}
+                >
+                  <ArrowDown aria-hidden />
+                </Button>
+              </>
+            )}
+            {acts?.(i)}
+          </span>
         </GridListItem>
       ))}
     </Rows>
