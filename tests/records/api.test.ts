@@ -5,11 +5,12 @@ import type { AskContext } from "@/core/catalog";
 
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
 import { withConnection } from "@/data/database";
-import { apiAnswer, apiRecords, type Reply } from "@/server/api/answer";
+import { apiAnswer, apiRecords } from "@/server/api/answer";
 import { makeToken } from "@/server/accounts/tokens";
 import type { Clock } from "@/server/clock";
 import { deskOf } from "@/server/viewer/viewpoint";
 import { GOLDEN_BUNDLE } from "../golden/load";
+import { bodyOf } from "../support/api";
 import { dropDatabase, freshDatabase } from "../support/database";
 
 type GroupName = string | null | { rest: true };
@@ -45,14 +46,10 @@ beforeAll(async () => {
 });
 afterAll(dropDatabase);
 
-const bodyOf = (reply: Reply): Body => {
-  if (!("body" in reply)) throw new Error(reply.problem.detail);
-  return reply.body as Body;
-};
 const answer = async (sentence: string, more: object = {}) =>
-  bodyOf(await apiAnswer(em, clock, token, { sentence, ...more }));
+  bodyOf<Body>(await apiAnswer(em, clock, token, { sentence, ...more }));
 const records = async (sentence: string, more: object = {}) =>
-  bodyOf(await apiRecords(em, clock, token, { sentence, ...more }));
+  bodyOf<Body>(await apiRecords(em, clock, token, { sentence, ...more }));
 
 interface Decided {
   readonly at: string;
@@ -425,8 +422,10 @@ describe("a sentence and its definition are two ways of asking one thing", () =>
   test.each(SENTENCES)("%s", async (sentence) => {
     const parsed = parseSentence(sentence, view);
     if (!parsed.ok) throw new Error(parsed.problems[0].message);
-    const said = bodyOf(await apiAnswer(em, clock, token, { sentence }));
-    expect(bodyOf(await apiAnswer(em, clock, token, { definition: parsed.value }))).toEqual(said);
+    const said = bodyOf<Body>(await apiAnswer(em, clock, token, { sentence }));
+    expect(bodyOf<Body>(await apiAnswer(em, clock, token, { definition: parsed.value }))).toEqual(
+      said,
+    );
     expect(said.sentence).toBe(sentence);
   });
   test("one of them is needed, and not both", async () => {

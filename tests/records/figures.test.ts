@@ -1,11 +1,9 @@
-import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
 import { withConnection } from "@/data/database";
-import { makeToken } from "@/server/accounts/tokens";
-import { apiAnswer, apiRecords, type Reply } from "@/server/api/answer";
-import type { Clock } from "@/server/clock";
 import { GOLDEN_BUNDLE } from "../golden/load";
+import { programOf } from "../support/api";
 import { dropDatabase, freshDatabase } from "../support/database";
+import { fixedClock } from "../support/desk";
 
 /** Figures that are easily wrong: lists as groups, ratios of units, parts that open, and what lies before any history. */
 
@@ -27,25 +25,17 @@ interface Body {
   [more: string]: unknown;
 }
 
-const clock: Clock = { now: () => parseInstant("2026-11-24T15:30:00Z")! };
 let em: EntityManager;
-let token: string;
+let gil: Awaited<ReturnType<typeof programOf<Body>>>;
+const answer: typeof gil.answer = (...ask) => gil.answer(...ask);
 
 beforeAll(async () => {
   em = await freshDatabase("figures");
-  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: clock.now() });
-  token = (await makeToken(em, "gil"))!;
+  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: fixedClock.now() });
+  gil = await programOf<Body>(em, fixedClock, "gil");
 });
 afterAll(dropDatabase);
 
-const bodyOf = (reply: Reply): Body => {
-  if (!("body" in reply)) throw new Error(reply.problem.detail);
-  return reply.body as Body;
-};
-const answer = async (sentence: string, more: object = {}) =>
-  bodyOf(await apiAnswer(em, clock, token, { sentence, ...more }));
-const opened = (sentence: string, more: object) =>
-  apiRecords(em, clock, token, { sentence, ...more });
 const last = <T>(list: readonly T[]): T => list[list.length - 1];
 const sum = (list: readonly Part[]) => list.reduce((all, one) => all + Number(one.value), 0);
 
@@ -128,17 +118,20 @@ test("percentages add up to 100 unless a record is in two of the parts that they
 });
 
 test("groups of texts fold and hide as they are written", async () => {
-  const field = "vessel";
-  const { rows } = await answer(`count items by ${field}`);
-  const one = rows.find(({ group }) => typeof group[0] === "string")!.group[0] as string;
+  const titles = (await answer("count items by title")).rows;
+  const [one, other] = titles.flatMap(({ group: [title] }) =>
+    typeof title === "string" && !title.includes('"') ? [title] : [],
+  );
   const without = async (text: string) =>
     (await answer(`count items by title without "${text}"`)).rows.length;
-  const titles = (await answer("count items by title")).rows;
-  const title = titles.find(({ group }) => typeof group[0] === "string" && !group[0].includes('"'))!
-    .group[0] as string;
-  expect(await without(title)).toBe(titles.length - 1);
-  expect(await without(title.toUpperCase())).toBe(titles.length);
-  expect(one).toBeTruthy();
+  expect(await without(one)).toBe(titles.length - 1);
+  expect(await without(one.toUpperCase())).toBe(titles.length);
+  const folding = async (text: string) =>
+    (await answer(`count items by title folding ("${text}", "${other}" as Both)`)).rows.find(
+      ({ group }) => group[0] === "Both",
+    )!.value;
+  expect(await folding(one)).toBe(2);
+  expect(await folding(one.toUpperCase())).toBe(1);
 });
 
 test("every part of a split level opens into as many records as it tells, by its key or its first day", async () => {
@@ -148,7 +141,7 @@ test("every part of a split level opens into as many records as it tells, by its
     const end = rows.length - 1;
     for (const [i, name] of names!.entries())
       for (const group of [[`b${end}`], [rows[end].bucket!.from]]) {
-        const { total } = bodyOf(await opened(sentence, { group, split: name }));
+        const { total } = await gil.records(sentence, { group, split: name });
         expect([by, name, total.records]).toEqual([by, name, rows[end].parts![i].records]);
       }
     expect(sum(rows[end].parts!)).toBeGreaterThan(0);
@@ -166,7 +159,7 @@ test.each([
   ["bridge of items from 2026-10-31 to 2026-11-24", { group: ["p99"] }],
   ['burndown of sprint "Sprint 9" in points', { group: ["s9999"] }],
 ])("%s has no such part", async (sentence, part) => {
-  expect(await opened(sentence, part)).toMatchObject({ status: 400 });
+  expect(await gil.opened(sentence, part)).toMatchObject({ status: 400 });
 });
 
 test("of two groups of dates the period limits the one that is named", async () => {
@@ -188,7 +181,7 @@ test.each([
   ["list items for 2026-10", /no date of its own/],
   ["list items for 2026-10 of priority", /a period limits a date/],
 ])("%s is refused", async (sentence, why) => {
-  expect(await apiAnswer(em, clock, token, { sentence })).toMatchObject({
+  expect(await gil.asked(sentence)).toMatchObject({
     status: 422,
     problem: { detail: expect.stringMatching(why) },
   });
@@ -196,17 +189,16 @@ test.each([
 
 test("who manages a project sees it, whichever teams it names", async () => {
   const run = (text: string) => withConnection(em, (client) => client.query(text));
-  const tove = (await makeToken(em, "tove"))!;
+  const tove = await programOf<Body>(em, fixedClock, "tove");
   const sentence = 'count items where project is "New quay"';
-  const asked = () => apiAnswer(em, clock, tove, { sentence });
   await run(`INSERT INTO project_teams (project_id, team_id, position)
     SELECT p.id, t.id, 1 FROM projects p, teams t WHERE p.name = 'New quay' AND t.id NOT IN
       (SELECT m.team_id FROM team_members m JOIN people q ON q.id = m.person_id WHERE q.login = 'tove') LIMIT 1`);
-  expect(await asked()).toMatchObject({ status: 422 });
+  expect(await tove.asked(sentence)).toMatchObject({ status: 422 });
   await run(
     "UPDATE projects SET manager_id = (SELECT id FROM people WHERE login = 'tove') WHERE name = 'New quay'",
   );
-  expect(bodyOf(await asked()).total).toEqual((await answer(sentence)).total);
+  expect((await tove.answer(sentence)).total).toEqual((await answer(sentence)).total);
 });
 
 test("where all lies before any history nothing is told, and never 0", async () => {

@@ -51,7 +51,7 @@ const causeWords = ({ cause, fields }: BridgeAnswer["parts"][number]): string =>
 function table(given: BridgeAnswer, { zone }: WorkCalendar): FigureTable {
   const level = (at: number, value: string | null) => [
     `level on ${localDay(at - 1, zone)}`,
-    value === null ? null : sheetNumber(value),
+    sheetNumber(value),
     null,
   ];
   return {
