@@ -10,7 +10,7 @@ import {
 } from "@/core/kinds";
 import { WORK_UNITS, type Dress } from "@/core/definition";
 import { type Value } from "@/core/filter";
-import { type Cause } from "@/core/history";
+import type { AccountLine, Cause } from "@/core/history";
 import { act } from "./act";
 import { type Workings } from "@/core/kinds/planned";
 import { z } from "zod";
@@ -127,28 +127,33 @@ export interface SprintLine {
   readonly stage: "ahead" | "running" | "closed";
 }
 
-interface SprintItemLine {
+/** An item on a line of an account, or a step of it; `at`: when the step was. */
+export interface SprintEntry {
   readonly key: string;
   readonly title: string;
+  readonly at: number | null;
+  /** Exact, in the unit; null where it is not estimated. */
   readonly amount: string | null;
   readonly assignee: string | null;
+  readonly by: string | null;
+  /** It remained at the closing of the sprint and left it then. */
+  readonly isCarried: boolean;
 }
 
-/** A sprint as its room shows it: the burndown, each change of its scope and by whom, its items where they stand. */
+/** A sprint as its room shows it: the burndown, its account line by line with the items on each, and every step. */
 export interface ShownSprint {
   readonly definition: BurndownReport;
   readonly shown: ShownHistory;
-  readonly ledger: readonly {
-    readonly at: number;
-    readonly key: string;
-    readonly title: string;
-    readonly cause: Cause;
-    readonly amount: string;
-    readonly by: string | null;
+  readonly account: readonly {
+    readonly line: AccountLine;
+    readonly entries: readonly SprintEntry[];
   }[];
-  readonly finished: readonly SprintItemLine[];
-  readonly open: readonly SprintItemLine[];
-  readonly out: readonly SprintItemLine[];
+  readonly steps: readonly (SprintEntry & {
+    readonly at: number;
+    readonly amount: string;
+    readonly cause: Cause;
+    readonly remaining: string;
+  })[];
 }
 
 export const figureActs = {

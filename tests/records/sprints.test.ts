@@ -1,3 +1,6 @@
+import type { WorkUnit } from "@/core/definition";
+import { CAUSES, type AccountLine } from "@/core/history";
+import { burndownParts, type ShownRecords } from "@/core/kinds";
 import { Refused } from "@/server/refused";
 import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
@@ -36,9 +39,23 @@ test("sprints are listed the latest first, each with its days and how far it is"
   expect(firstSprint(desk)).toBe(ten);
 });
 
-test("the ledger has each change of scope, the latest first, with who made it", async () => {
-  const { ledger, shown } = await askSprint(em, desk, ten, "points");
-  expect(ledger.map(({ key, cause, amount }) => [key, cause, amount])).toEqual([
+const askedFor = async (...[sprint, unit, stood]: [number, WorkUnit, string?]) => {
+  const asked = await askSprint(em, desk, sprint, unit, stood);
+  const { answer } = asked.shown;
+  if (answer.kind !== "burndown" || !answer.burndown) throw new Error("no burndown");
+  const line = (name: AccountLine) =>
+    asked.account.find((one) => one.line === name)!.entries.map((entry) => entry.key);
+  const sum = (name: AccountLine) =>
+    asked.account
+      .find((one) => one.line === name)!
+      .entries.reduce((all, entry) => all + Number(entry.amount ?? 0), 0);
+  return { ...asked, burndown: answer.burndown, line, sum };
+};
+
+test("the steps are told with who made them, and what remained after each", async () => {
+  const { steps, burndown } = await askedFor(ten, "points");
+  const scope = steps.filter((step) => step.cause !== "finished").reverse();
+  expect(scope.map(({ key, cause, amount }) => [key, cause, amount])).toEqual([
     ["B15", "re-estimated", "-2"],
     ["B13", "added", "5"],
     ["B15", "reopened", "5"],
@@ -46,75 +63,69 @@ test("the ledger has each change of scope, the latest first, with who made it", 
     ["B16", "added", "2"],
     ["B8", "added", "13"],
   ]);
-  expect(
-    ledger.every(
-      (change) =>
-        change.by === null ||
-        desk.view.catalog.names.list("person").some((person) => person.label === change.by),
-    ),
-  ).toBe(true);
-  expect(ledger[0].by).not.toBeNull();
-  if (shown.answer.kind !== "burndown" || !shown.answer.burndown) throw new Error("no burndown");
-  const { committed, totals, remaining } = shown.answer.burndown;
-  // The account adds up: what is in the ledger, and what was finished.
-  const changed = ledger.reduce(
-    (sum, { cause, amount }) => sum + (cause === "removed" ? -1 : 1) * Number(amount),
-    0,
-  );
-  expect(Number(committed) + changed - Number(totals.finished)).toBe(Number(remaining));
+  const known = desk.view.catalog.names.list("person").map((person) => person.label);
+  expect(steps.every((step) => step.by === null || known.includes(step.by))).toBe(true);
+  expect(scope[0].by).not.toBeNull();
+  expect(steps.at(-1)!.remaining).toBe(burndown.remaining);
 });
 
-test("its items are where the burndown has them, and weigh in all what remains", async () => {
-  const { finished, open, out, shown } = await askSprint(em, desk, ten, "points");
-  if (shown.answer.kind !== "burndown" || !shown.answer.burndown) throw new Error("no burndown");
-  expect(open.reduce((sum, item) => sum + Number(item.amount ?? 0), 0)).toBe(
-    Number(shown.answer.burndown.remaining),
-  );
-  expect(open.filter((item) => item.amount === null)).toHaveLength(
-    shown.answer.burndown.notEstimated,
-  );
-  const keys = [...finished, ...open, ...out].map((item) => item.key);
-  expect(new Set(keys).size).toBe(keys.length);
-  expect(open.map((item) => Number(item.amount ?? 0))).toEqual(
-    open.map((item) => Number(item.amount ?? 0)).sort((a, b) => b - a),
-  );
-});
+test.each(["points", "count", "remaining estimate"] as const)(
+  "each line of the account has its items, which add up to it, in %s",
+  async (unit) => {
+    const { burndown, sum, line, account } = await askedFor(ten, unit);
+    expect(sum("committed")).toBe(Number(burndown.committed));
+    expect(sum("remaining")).toBe(Number(burndown.remaining));
+    for (const cause of CAUSES) expect(sum(cause)).toBe(Number(burndown.totals[cause]));
+    const missing = account
+      .find((one) => one.line === "remaining")!
+      .entries.filter((entry) => entry.amount === null);
+    expect(missing).toHaveLength(burndown.notEstimated);
+    expect(new Set(line("remaining")).size).toBe(line("remaining").length);
+    // What was finished before is on no line of the account.
+    const before = line("finished before");
+    expect(before.filter((key) => line("finished").includes(key))).toEqual([]);
+  },
+);
 
-test.each(["count", "remaining estimate"] as const)("the same in %s", async (unit) => {
-  const { open, shown } = await askSprint(em, desk, ten, unit);
-  if (shown.answer.kind !== "burndown" || !shown.answer.burndown) throw new Error("no burndown");
-  expect(open.reduce((sum, item) => sum + Number(item.amount ?? 0), 0)).toBe(
-    Number(shown.answer.burndown.remaining),
-  );
+test("each line opens as records into exactly its items", async () => {
+  const { account, definition } = await askedFor(ten, "points");
+  for (const { line, entries } of account) {
+    const { rows } = (await perform(
+      "records",
+      { em, desk, clock },
+      {
+        definition,
+        opened: { path: [burndownParts.write({ kind: line })] },
+        showing: [],
+        sorts: [],
+        offset: 0,
+        limit: 100,
+      },
+    )) as ShownRecords;
+    expect(rows.map((row) => row.key).sort()).toEqual(
+      [...new Set(entries.map((entry) => entry.key))].sort(),
+    );
+  }
 });
 
 test("as it stood at the end of a day nothing later has happened", async () => {
-  const { ledger, shown } = await askSprint(em, desk, ten, "points", "2026-11-18");
-  expect(ledger.map((change) => change.key)).toEqual(["B13", "B16", "B8"]);
+  const { steps, shown, burndown } = await askedFor(ten, "points", "2026-11-18");
+  const scope = steps.filter((step) => step.cause !== "finished").reverse();
+  expect(scope.map((step) => step.key)).toEqual(["B13", "B16", "B8"]);
   expect(shown.asOf).toContain("as it stood");
-  if (shown.answer.kind !== "burndown") throw new Error("no burndown");
-  expect(shown.answer.burndown?.remaining).toBe("32");
+  expect(burndown.remaining).toBe("32");
 });
 
 test("before it begins there is no burndown, and nothing is claimed of it", async () => {
-  const { ledger, finished, open, out, shown } = await askSprint(
-    em,
-    desk,
-    ten,
-    "points",
-    "2026-11-10",
-  );
-  expect([ledger, finished, open, out]).toEqual([[], [], [], []]);
+  const { account, steps, shown } = await askSprint(em, desk, ten, "points", "2026-11-10");
+  expect([account, steps]).toEqual([[], []]);
   expect(shown.says.map((said) => said.text).join("")).toMatch(/begins on 16 Nov 2026/);
 });
 
 test("a closed sprint ends where it was closed", async () => {
-  const { shown, open } = await askSprint(em, desk, nine, "points");
-  if (shown.answer.kind !== "burndown" || !shown.answer.burndown) throw new Error("no burndown");
-  expect(shown.answer.burndown.until).toBe(parseInstant("2026-11-13T18:00:00Z"));
-  expect(open.reduce((sum, item) => sum + Number(item.amount ?? 0), 0)).toBe(
-    Number(shown.answer.burndown.remaining),
-  );
+  const { burndown, sum } = await askedFor(nine, "points");
+  expect(burndown.until).toBe(parseInstant("2026-11-13T18:00:00Z"));
+  expect(sum("remaining")).toBe(Number(burndown.remaining));
 });
 
 test("a sprint that is not there is not there", async () => {

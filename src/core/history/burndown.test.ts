@@ -1,7 +1,10 @@
 import fc from "fast-check";
 import { parseInstant } from "../time";
 import { sampleCalendar } from "../../../tests/support/sample";
-import { burndownOf, CAUSES, paceOf, sampleTimes, type WorkSpan } from "./burndown";
+import { accountOf } from "./account";
+import { burndownOf, reachOf } from "./burndown";
+import { paceOf, sampleTimes } from "./pace";
+import { CAUSES, type WorkSpan } from "./workSteps";
 import { forecastOf, seeded } from "./forecast";
 
 const at = (text: string) => parseInstant(text)!;
@@ -19,7 +22,10 @@ const span = (
   isOpen: boolean,
   amount: string | null = "3",
 ): WorkSpan => ({ item, key: `S${item}`, from, to, isIn, isOpen, amount });
-const burn = (spans: WorkSpan[]) => burndownOf(spans, { start, end, closed: null }, options)!;
+const burn = (spans: WorkSpan[], closed: number | null = null) =>
+  burndownOf(spans, { start, end, closed }, options)!;
+const account = (spans: WorkSpan[], closed: number | null = null) =>
+  accountOf(spans, reachOf({ start, end, closed }, options)!);
 const later = start + 86_400_000_000;
 
 describe("a burndown", () => {
@@ -61,6 +67,36 @@ describe("a burndown", () => {
   });
   test("one that has not begun has none", () =>
     expect(burndownOf([], { start: now + 1, end, closed: null }, options)).toBeNull());
+  describe("at its closing", () => {
+    const closed = later + 1_000;
+    test.each([
+      ["what leaves open at that instant was carried over: it remains", closed, true, "3", "0"],
+      ["what left before it was removed", closed - 1, true, "0", "3"],
+      ["what leaves later is the sprint's no more", closed + 1, true, "3", "0"],
+    ])("%s", (_words, leaves, isOpen, remaining, removed) => {
+      const spans = [span(1, start - 1, leaves, true, true), span(1, leaves, null, false, isOpen)];
+      expect(burn(spans, closed)).toMatchObject({ remaining, totals: { removed } });
+      const { lines, carried } = account(spans, closed);
+      expect(lines.remaining.map((entry) => entry.amount)).toEqual(remaining === "3" ? ["3"] : []);
+      expect(carried).toEqual(leaves === closed ? [1] : []);
+    });
+    test("what is deleted at that instant was removed", () =>
+      expect(burn([span(1, start - 1, closed, true, true)], closed)).toMatchObject({
+        remaining: "0",
+        totals: { removed: "3" },
+      }));
+  });
+  test("what was finished when it began, or came in finished, stands apart; what is not estimated stands on its line", () => {
+    const { lines } = account([
+      span(1, start - 1, null, true, false),
+      span(2, start - 1, later, false, false),
+      span(2, later, null, true, false),
+      span(3, start - 1, later, true, true, null),
+      span(3, later, null, true, false, null),
+    ]);
+    expect(lines["finished before"].map((entry) => entry.key)).toEqual(["S1", "S2"]);
+    expect(lines.finished).toEqual([{ item: 3, key: "S3", at: later, amount: null }]);
+  });
   test("what is not estimated weighs nothing, and is counted", () =>
     expect(burn([span(1, start - 1, null, true, true, null)])).toMatchObject({
       remaining: "0",
@@ -76,8 +112,9 @@ describe("a burndown", () => {
       }),
       { minLength: 1, maxLength: 8 },
     );
+    const closings = fc.option(fc.integer({ min: 1, max: 150 }));
     fc.assert(
-      fc.property(fc.array(life, { minLength: 1, maxLength: 6 }), (lives) => {
+      fc.property(fc.array(life, { minLength: 1, maxLength: 6 }), closings, (lives, closing) => {
         const spans = lives.flatMap((steps, item) => {
           let t = start - 86_400_000_000;
           return steps.map(({ gap, ...state }, i): WorkSpan => {
@@ -86,7 +123,15 @@ describe("a burndown", () => {
             return { item, key: `S${item}`, from, to: i === steps.length - 1 ? null : t, ...state };
           });
         });
-        const told = burn(spans);
+        const closed = closing === null ? null : start + closing * 3_600_000_000;
+        const told = burn(spans, closed);
+        // Every line of the account opens into items that add up to it.
+        const { lines, carried } = account(spans, closed);
+        const weigh = (entries: readonly { amount: string | null }[]) =>
+          entries.reduce((all, one) => all + Number(one.amount ?? 0), 0);
+        expect(weigh(lines.committed)).toBe(Number(told.committed));
+        expect(weigh(lines.remaining)).toBe(Number(told.remaining));
+        for (const cause of CAUSES) expect(weigh(lines[cause])).toBe(Number(told.totals[cause]));
         const sum =
           Number(told.committed) +
           CAUSES.reduce(
@@ -96,9 +141,15 @@ describe("a burndown", () => {
             0,
           );
         expect(sum).toBe(Number(told.remaining));
+        const until = Math.min(now, closed ?? now);
         const plain = spans
           .filter(
-            (one) => one.isIn && one.isOpen && one.from <= now && (one.to === null || now < one.to),
+            (one) =>
+              one.isIn &&
+              one.isOpen &&
+              one.from <= until &&
+              (one.to === null || until < one.to || carried.includes(one.item)) &&
+              (one.to === null || one.to >= until),
           )
           .reduce((all, one) => all + Number(one.amount ?? 0), 0);
         expect(Number(told.remaining)).toBe(plain);

@@ -44,6 +44,7 @@ export type { CrossingsAnswer } from "./crossings/answer";
 export type { BridgeAnswer } from "./bridge/answer";
 export type { BurndownAnswer } from "./burndown/answer";
 export type { VelocityAnswer } from "./velocity/answer";
+export { forecastSentences, oddsWords } from "./burndown/forecastWords";
 export type { ShownForecast } from "./burndown/planForecast";
 export { bridgeParts } from "./bridge/parts";
 export { burndownParts } from "./burndown/parts";

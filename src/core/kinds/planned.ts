@@ -35,14 +35,9 @@ export { dotsAnswer } from "./count/dotsAnswer";
 export { planLevel } from "./level/planLevel";
 export { planCrossings } from "./crossings/planCrossings";
 export { planBridge } from "./bridge/planBridge";
-export { currentSprint, planBurndown } from "./burndown/planBurndown";
+export { currentSprints, planBurndown, runningSprints } from "./burndown/planBurndown";
 export { planForecast } from "./burndown/planForecast";
-export {
-  planSprint,
-  type ScopeChange,
-  type SprintItem,
-  type SprintParts,
-} from "./burndown/planSprint";
+export { planSprint, type SprintParts } from "./burndown/planSprint";
 export { planVelocity } from "./velocity/planVelocity";
 export { shownBurndown } from "./burndown/planned";
 export { bridgeTelling } from "./bridge/telling";

@@ -1,12 +1,5 @@
 import type { ShownSprint, SprintLine } from "@/contract/figures";
-import {
-  burndownAnswer,
-  currentSprint,
-  planSprint,
-  type ScopeChange,
-  type SprintItem,
-  shownBurndown,
-} from "@/core/kinds/planned";
+import { burndownAnswer, planSprint, runningSprints, shownBurndown } from "@/core/kinds/planned";
 import type { BurndownReport } from "@/core/kinds";
 
 import { type WorkUnit, PLAIN_DRESS } from "@/core/definition";
@@ -40,7 +33,7 @@ export function listSprints({ view }: Desk): SprintLine[] {
 
 /** The sprint that somebody wants to see first: the running one of their team, any running one, the last one. */
 export const firstSprint = (desk: Desk): number | null =>
-  currentSprint(desk.view) ??
+  runningSprints(desk.view)[0]?.id ??
   listSprints(desk).find((line) => line.stage === "closed")?.id ??
   listSprints(desk)[0]?.id ??
   null;
@@ -68,15 +61,18 @@ export async function askSprint(
   const parts = await runPlan(em, planSprint(definition, view));
   const nameOf = (person: number | null) =>
     person === null ? null : (names.find("person", person)?.label ?? null);
-  const item = ({ assignee, ...line }: SprintItem) => ({ ...line, assignee: nameOf(assignee) });
-  const change = ({ by, ...line }: ScopeChange) => ({ ...line, by: nameOf(by) });
+  const carried = new Set(parts.carried);
+  const told = <T extends { item: number; assignee: number | null; by: number | null }>({
+    item,
+    assignee,
+    by,
+    ...entry
+  }: T) => ({ ...entry, assignee: nameOf(assignee), by: nameOf(by), isCarried: carried.has(item) });
   const shown = shownBurndown(burndownAnswer(parts), definition, PLAIN_DRESS, view);
   return {
     definition,
     shown,
-    ledger: parts.ledger.map(change),
-    finished: parts.finished.map(item),
-    open: parts.open.map(item),
-    out: parts.out.map(item),
+    account: parts.account.map(({ line, entries }) => ({ line, entries: entries.map(told) })),
+    steps: parts.steps.map(told),
   };
 }

@@ -2,7 +2,7 @@
 import { type BurndownAnswer, type ShownPace } from "@/core/kinds";
 
 import { valueWords } from "@/core/figure";
-import type { Forecast } from "@/core/history";
+import type { Forecast, WorkStep } from "@/core/history";
 
 import { opens, ticksTo, type Drawn } from "./drawing";
 import { plankScale } from "./plankScale";
@@ -172,46 +172,9 @@ export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: Plan
           strokeDasharray="2 3"
         />
         <path d={line} fill="none" stroke="var(--c1)" strokeWidth={3.4} />
-        {burndown.steps.map(
-          (step, i) =>
-            step.cause === "added" && (
-              <g
-                key={i}
-                {...opens(
-                  {
-                    path: [`s${i}`],
-                    label: `${step.key} added`,
-                    value: Number(step.amount),
-                    words: told(step.amount),
-                    percent: null,
-                    written: "",
-                    color: "c4",
-                    soFar: false,
-                  },
-                  drawn,
-                )}
-              >
-                <title>{`${step.key} added: ${told(step.amount)}`}</title>
-                <line
-                  x1={x(step.at)}
-                  x2={x(step.at)}
-                  y1={y(Number(step.remaining) - Number(step.amount))}
-                  y2={y(Number(step.remaining))}
-                  stroke="var(--c4)"
-                  strokeWidth={5}
-                />
-                {!drawn.small && (
-                  <text
-                    x={x(step.at) + 6}
-                    y={y(Number(step.remaining)) - 4}
-                    style={{ fill: "var(--ink)", fontWeight: 600 }}
-                  >
-                    +{told(step.amount)}
-                  </text>
-                )}
-              </g>
-            ),
-        )}
+        {burndown.steps.map((step, i) => (
+          <Step key={i} step={step} place={i} x={x(step.at)} y={y} told={told} drawn={drawn} />
+        ))}
         {answer.span!.closed === null && (
           <g>
             <line
@@ -254,5 +217,59 @@ export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: Plan
         <line x1={LEFT} x2={WIDTH - 24} y1={y(0)} y2={y(0)} stroke="var(--ink)" strokeWidth={1.5} />
       </svg>
     </div>
+  );
+}
+
+interface StepProps {
+  readonly step: WorkStep;
+  readonly place: number;
+  readonly x: number;
+  readonly y: (value: number) => number;
+  readonly told: (value: string) => string;
+  readonly drawn: Drawn;
+}
+
+/** A step that opens its item: what was added stands out with its size, all others are felt on the line. */
+function Step({ step, place, x, y, told, drawn }: StepProps) {
+  const { cause, key, amount, remaining } = step;
+  const isAdded = cause === "added";
+  const isLess = cause === "finished" || cause === "removed";
+  const before = Number(remaining) + (isLess ? 1 : -1) * Number(amount);
+  const words = `${key} ${cause}`;
+  return (
+    <g
+      {...opens(
+        {
+          path: [`s${place}`],
+          label: words,
+          value: Number(amount),
+          words: told(amount),
+          percent: null,
+          written: "",
+          color: isAdded ? "c4" : "c1",
+          soFar: false,
+        },
+        drawn,
+      )}
+    >
+      <title>{`${words}: ${told(amount)}`}</title>
+      <line
+        x1={x}
+        x2={x}
+        y1={y(before)}
+        y2={y(Number(remaining))}
+        stroke={isAdded ? "var(--c4)" : "transparent"}
+        strokeWidth={isAdded ? 5 : 9}
+      />
+      {isAdded && !drawn.small && (
+        <text
+          x={x + 6}
+          y={y(Number(remaining)) - 4}
+          style={{ fill: "var(--ink)", fontWeight: 600 }}
+        >
+          +{told(amount)}
+        </text>
+      )}
+    </g>
   );
 }

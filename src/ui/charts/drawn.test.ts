@@ -188,6 +188,7 @@ const burndown: BurndownAnswer = {
   span: { start: at("2026-11-23"), end: at("2026-11-30"), closed: null },
   asOf: at("2026-11-26"),
   begins: at("2024-01-01"),
+  choices: [],
   burndown: {
     start: at("2026-11-23"),
     end: at("2026-11-30"),
@@ -202,7 +203,7 @@ const burndown: BurndownAnswer = {
       { at: at("2026-11-25"), item: 2, key: "B2", cause: "finished", amount: "8", remaining: "17" },
       { at: at("2026-11-26"), item: 2, key: "B2", cause: "reopened", amount: "1", remaining: "18" },
     ],
-    items: { committed: [], finished: [2], open: [1], out: [] },
+    items: 2,
   },
 };
 const forecast: Forecast = {
@@ -222,9 +223,9 @@ const forecast: Forecast = {
 const AHEAD = ["2026-11-26", "2026-11-27", "2026-11-30", "2026-12-01"];
 
 describe("the drawings of a sprint", () => {
-  test("a burndown opens what was added, and says how far it is from its pace", () => {
+  test("a burndown opens every step of it, and says how far it is from its pace", () => {
     const html = markup(Planks, { answer: burndown, pace, drawn: drawnOf(), mode: "working" });
-    expect(opening(html)).toEqual(["B1 added: 5"]);
+    expect(opening(html)).toEqual(["B1 added: 5", "B2 finished: 8", "B2 reopened: 1"]);
     expect(text(html)).toMatch(/behind|ahead/);
     expect(text(html)).toContain("now");
   });

@@ -1,5 +1,7 @@
 "use client";
 import {
+  forecastSentences,
+  oddsWords,
   type BurndownAnswer,
   type BurndownReport,
   type ShownForecast,
@@ -7,13 +9,10 @@ import {
 } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 
-import { numberText } from "@/core/base";
-
 import { dayText } from "@/core/time";
 
 import { Fan } from "../charts";
 import { ask } from "../kit";
-import { oddsWords, sharesWords } from "./odds";
 
 /** The likelihood of a burndown; null while it is not known or not asked for. */
 export function useForecast(report: BurndownReport | null, wanted: boolean): ShownForecast | null {
@@ -40,12 +39,6 @@ export function Forecast({ answer, pace, forecast, planned, running }: ForecastP
     <section className="forecast" aria-label="When will it be done?">
       <div className="head">
         <span>When will it be done?</span>
-        {forecast?.forecast && (
-          <small>
-            {numberText(forecast.forecast.runs)} runs of the last {forecast.forecast.rests} working
-            days
-          </small>
-        )}
       </div>
       {!running ? (
         <p className="note" style={{ paddingTop: 8 }}>
@@ -67,11 +60,12 @@ export function Forecast({ answer, pace, forecast, planned, running }: ForecastP
           {answer && pace && (
             <Fan answer={answer} pace={pace} forecast={forecast.forecast} days={forecast.days} />
           )}
-          <p className="note">{sharesWords(forecast)}</p>
-          <p className="note">
-            A likelihood, not a promise: each run draws whole days of the past until nothing is
-            left.
-          </p>
+          {forecastSentences(forecast).map((sentence) => (
+            <p key={sentence} className="note">
+              {sentence}
+            </p>
+          ))}
+          <p className="note">A likelihood, not a promise.</p>
         </>
       )}
     </section>

@@ -1,6 +1,7 @@
 "use client";
 import type { SprintLine } from "@/contract/figures";
 import {
+  burndownParts,
   type LevelAnswer,
   type LevelReport,
   type Report,
@@ -16,7 +17,7 @@ import { useEffect, useState } from "react";
 import { Tab, TabList, TabPanel, Tabs } from "react-aria-components";
 
 import { PLAIN_DRESS, type WorkUnit } from "@/core/definition";
-import { valueWords, type Mark } from "@/core/figure";
+import type { Mark } from "@/core/figure";
 
 import { dayText, daysText } from "@/core/time";
 
@@ -46,9 +47,9 @@ import {
   useDayNotes,
 } from "../report";
 import { Forecast, useForecast } from "./Forecast";
-import { Ledger } from "./Ledger";
-import { Lists } from "./Lists";
-import { Grounds, Leaves } from "./sprintStyle";
+import { Account } from "./Account";
+import { Steps } from "./Steps";
+import { Below, Grounds, Leaves } from "./sprintStyle";
 import { flowWidths } from "./flowWidths";
 import { cumulativeFlow } from "./sprintReports";
 
@@ -122,8 +123,6 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
   const open = (report: Report, mark: Mark | null, title: string) =>
     setOpened({ report, mark, title });
   const answer = data?.shown.answer.kind === "burndown" ? data.shown.answer : null;
-  const words = (amount: string | null) =>
-    amount === null ? "–" : valueWords(amount, unit === "remaining estimate" ? "minutes" : null);
   return (
     <Page>
       <Mast>
@@ -293,18 +292,26 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
               />
             )}
           </TabPanel>
-          {data && <Ledger sprint={data} words={words} zone={facts.calendar.zone} />}
+          {data && (
+            <Account
+              sprint={data}
+              unit={unit}
+              zone={facts.calendar.zone}
+              onRecords={(line, title) =>
+                setOpened({
+                  report: data.definition,
+                  mark: null,
+                  title,
+                  path: [burndownParts.write({ kind: line })],
+                })
+              }
+            />
+          )}
         </Grounds>
       </Tabs>
       {data && (
-        <Lists
-          sprint={data}
-          words={words}
-          unit={unit}
-          onAll={(path, title) =>
-            setOpened({ report: data.definition, mark: null, title, path: [path] })
-          }
-        >
+        <Below>
+          <Steps sprint={data} unit={unit} zone={facts.calendar.zone} />
           <Forecast
             answer={answer}
             pace={data.shown.pace ?? null}
@@ -312,7 +319,7 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
             planned={sprint.ends}
             running={sprint.stage === "running" && !stood}
           />
-        </Lists>
+        </Below>
       )}
       {opened && (
         <OpenedRecords

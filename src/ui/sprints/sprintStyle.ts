@@ -79,66 +79,143 @@ export const Sand = styled.aside`
     font: 620 20px/24px var(--serif);
     margin-bottom: 4px;
   }
-  dl {
-    margin: 0;
+  .quiet {
+    color: var(--ink-2);
+  }
+  section > button {
     display: grid;
-    grid-template-columns: 1fr auto;
+    grid-template-columns: 18px minmax(0, 1fr) auto;
+    align-items: center;
+    width: 100%;
+    min-height: 32px;
+    text-align: left;
+    color: var(--ink);
+    svg {
+      color: var(--plum);
+    }
+    &[aria-expanded="true"] svg {
+      transform: rotate(90deg);
+    }
+    &:disabled {
+      cursor: default;
+      svg {
+        visibility: hidden;
+      }
+    }
+    &:not(:disabled):hover .name {
+      text-decoration: underline;
+      text-decoration-color: var(--plum);
+      text-underline-offset: 3px;
+    }
+    small {
+      color: var(--ink-2);
+      font-size: 12.5px;
+      white-space: nowrap;
+    }
+    > b {
+      font: 560 20px/24px var(--serif);
+      white-space: nowrap;
+    }
   }
-  dt,
-  dd {
-    margin: 0;
-    padding: 1px 0;
-  }
-  dd {
-    font: 560 20px/24px var(--serif);
-    text-align: right;
-  }
-  .sum {
+  .remaining > button {
     border-top: 3px solid var(--ink);
     padding-top: 3px;
-    font-weight: 650;
+    .name {
+      font-weight: 650;
+    }
+    > b {
+      font-size: 30px;
+      line-height: 34px;
+    }
   }
-  dd.sum {
-    font-size: 30px;
-    line-height: 34px;
-  }
-  ol {
-    margin-top: 8px;
+  .finished-before {
+    margin-top: 10px;
+    border-top: 1px solid var(--line);
   }
   li {
     display: grid;
-    grid-template-columns: 74px minmax(0, 1fr) auto;
-    gap: 8px;
+    grid-template-columns: minmax(0, 1fr) auto;
+    column-gap: 10px;
     border-top: 1px solid var(--line);
-    padding: 5px 0;
-  }
-  li small {
-    color: var(--ink-2);
-    display: block;
-    font-size: 12.5px;
-    line-height: 17px;
+    padding: 4px 0 4px 18px;
   }
   li a {
     color: var(--ink);
     overflow: hidden;
     text-overflow: ellipsis;
     white-space: nowrap;
-    display: block;
+    b {
+      color: var(--plum);
+    }
   }
-  li b {
-    font: 560 18px/22px var(--serif);
+  li > b {
+    font: 560 17px/20px var(--serif);
+  }
+  li small {
+    grid-column: 1 / -1;
+    color: var(--ink-2);
+    font-size: 12.5px;
+    line-height: 16px;
   }
   .more {
-    margin-top: auto;
-    padding-top: 6px;
+    display: flex;
+    gap: 16px;
+    padding: 4px 0 8px 18px;
+    button {
+      color: var(--plum);
+      font-weight: 600;
+    }
+  }
+  @media (max-width: 700px) {
+    section > button,
+    .more button {
+      min-height: 44px;
+    }
+    section > button .name small {
+      white-space: normal;
+    }
+  }
+`;
+export const StepTable = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  margin-top: 4px;
+  th {
     text-align: left;
-    color: var(--plum);
-    font-weight: 600;
+    font-weight: 500;
+    color: var(--ink-2);
+    padding: 2px 10px 4px 0;
+    white-space: nowrap;
+  }
+  td {
+    border-top: 1px solid var(--line);
+    padding: 4px 10px 4px 0;
+    white-space: nowrap;
+  }
+  .item {
+    width: 60%;
+    max-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    b {
+      color: var(--plum);
+    }
+    a {
+      color: var(--ink);
+    }
+  }
+  .number {
+    text-align: right;
+    padding-right: 0;
+    padding-left: 10px;
+  }
+  td.number {
+    font: 560 17px/20px var(--serif);
   }
 `;
 export const Below = styled.div`
   display: grid;
-  grid-template-columns: repeat(3, minmax(0, 240fr)) minmax(0, 372fr);
+  grid-template-columns: minmax(0, 752fr) minmax(0, 372fr);
   gap: 16px;
   padding: 14px 32px 32px;
   margin-top: 14px;
@@ -154,48 +231,8 @@ export const Below = styled.div`
   section {
     min-width: 0;
   }
-  .head {
-    display: flex;
-    align-items: baseline;
-    justify-content: space-between;
-    gap: 8px;
-    h2 {
-      font: 620 20px/24px var(--serif);
-    }
-    small {
-      color: var(--ink-2);
-    }
-  }
-  ul {
-    margin-top: 4px;
-  }
-  li {
-    display: flex;
-    gap: 8px;
-    border-top: 1px solid var(--line);
-    padding: 4px 0;
-    height: 28px;
-    line-height: 20px;
-  }
-  li a {
-    display: flex;
-    gap: 8px;
-    min-width: 0;
-    flex: 1;
-    color: var(--ink);
-  }
-  li a b {
-    color: var(--plum);
-    font-weight: 650;
-    flex: none;
-  }
-  li a span {
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
-  }
-  li > b {
-    font: 560 17px/20px var(--serif);
+  h2 {
+    font: 620 20px/24px var(--serif);
   }
   .more {
     color: var(--plum);
@@ -228,18 +265,16 @@ export const Below = styled.div`
     }
   }
   @media (max-width: 1000px) {
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    grid-template-columns: minmax(0, 1fr);
   }
   @media (max-width: 700px) {
-    grid-template-columns: minmax(0, 1fr);
     padding: 14px 16px 80px;
+    > section:first-child {
+      overflow-x: auto;
+    }
     &::before {
       left: 16px;
       right: 16px;
-    }
-    li {
-      height: 44px;
-      line-height: 36px;
     }
   }
 `;

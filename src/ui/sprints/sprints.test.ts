@@ -1,9 +1,7 @@
 import type { SprintLine } from "@/contract/figures";
 import { checkReport, printReport } from "@/core/kinds";
-import type { Forecast } from "@/core/history";
 
 import { sampleContext } from "../../../tests/support/sample";
-import { oddsWords, sharesWords } from "./odds";
 import { cumulativeFlow } from "./sprintReports";
 
 const context = sampleContext();
@@ -33,34 +31,4 @@ describe("the cumulative flow of a sprint", () => {
     expect(says(line({ starts: "2026-12-01", ends: "2026-12-11" }))).toContain("2026-12-01"));
   test("leaves statuses out", () =>
     expect(says(line({}), [1])).toContain("split by status without Logged"));
-});
-
-describe("the odds of a planned end", () => {
-  const fan = (done: readonly number[]): Forecast => ({
-    days: { p50: null, p85: null, p95: null },
-    runs: 10_000,
-    rests: 60,
-    fan: done.map((share, day) => ({ day, p5: 0, p15: 0, p50: 0, p85: 0, p95: 0, done: share })),
-  });
-  const days = ["2026-11-24", "2026-11-25", "2026-11-26"];
-  const odds = (done: readonly number[], planned: string) =>
-    oddsWords({ why: null, forecast: fan(done), days }, planned);
-  test.each([
-    [[0, 0.07, 0.4], "2026-11-25", "1 run in 14 makes"],
-    [[0, 0.07, 0.62], "2026-11-27", "62 in 100 runs make"],
-    [[0, 0, 0.5], "2026-11-25", "No run makes"],
-    [[0, 0.999, 1], "2026-11-26", "Nearly every run makes"],
-    [[0, 0.5, 1], "2026-11-20", "No run makes"],
-  ])("%j by %s: %s", (done, planned, words) => expect(odds(done, planned)).toBe(words));
-  test("say when the shares are done, and where none of two years is enough", () => {
-    expect(
-      sharesWords({
-        why: null,
-        forecast: { ...fan([0, 1]), days: { p50: 1, p85: 2, p95: null } },
-        days,
-      }),
-    ).toBe(
-      "Half of the runs are done by 25 Nov 2026, 85 % by 26 Nov 2026, 95 % not within two years.",
-    );
-  });
 });

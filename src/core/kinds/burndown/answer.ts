@@ -3,7 +3,7 @@ import type { BurndownParts } from "./planBurndown";
 
 export type BurndownAnswer = Pick<
   BurndownParts,
-  "unit" | "name" | "sprint" | "span" | "burndown" | "begins"
+  "unit" | "name" | "sprint" | "span" | "burndown" | "begins" | "choices"
 > & { readonly kind: "burndown"; readonly asOf: Instant };
 export const burndownAnswer = ({
   unit,
@@ -12,6 +12,7 @@ export const burndownAnswer = ({
   span,
   burndown,
   begins,
+  choices,
   view,
 }: BurndownParts): BurndownAnswer => ({
   kind: "burndown",
@@ -21,5 +22,6 @@ export const burndownAnswer = ({
   span,
   burndown,
   begins,
+  choices,
   asOf: view.now,
 });

@@ -4,7 +4,14 @@ import type { BurndownReport } from "./definition";
 import { conditionSql } from "../../filter/sql";
 import { bind, compile, joined, sql, type Fragment, type Statement } from "../../sql";
 import type { WorkUnit } from "../../definition";
-import { burndownOf, type Burndown, type BurndownSpan, type WorkSpan } from "../../history";
+import {
+  burndownOf,
+  reachOf,
+  type Burndown,
+  type BurndownSpan,
+  type Reach,
+  type WorkSpan,
+} from "../../history";
 
 import { endOfDay, startOfDay, type Instant } from "../../time";
 
@@ -19,6 +26,11 @@ export interface BurndownParts {
   readonly burndown: Burndown | null;
   /** The first instant with any history; what began before it has no burndown. */
   readonly begins: Instant | null;
+  /** What it is made from; nothing where there is no burndown. */
+  readonly spans: readonly WorkSpan[];
+  readonly reach: Reach | null;
+  /** Sprints of which "current" may mean any: the reader says which. */
+  readonly choices: readonly number[];
 }
 
 /** What a state weighs in each unit. */
@@ -39,6 +51,7 @@ export interface Scope {
   /** Items that can have been in it. */
   readonly items: Fragment;
   readonly finishedFirst?: boolean;
+  readonly choices?: readonly number[];
 }
 
 /** Every state of every item that was ever in the scope and that the viewer may see. */
@@ -82,37 +95,49 @@ export const sprintScope = (id: number, view: Viewpoint): Scope => {
   };
 };
 
-/** Of the sprints that are running, the viewer's team's comes first; then the one begun last. */
-export function currentSprint(view: Viewpoint): number | null {
-  const running = view.catalog.names
+/** The sprints that are running, the viewer's own teams' first. */
+export function runningSprints(
+  view: Viewpoint,
+): { readonly id: number; readonly isOwn: boolean }[] {
+  return view.catalog.names
     .list("sprint")
     .filter(
       (s) =>
         s.startsAt !== undefined &&
         s.startsAt <= view.now &&
         (s.closedAt === undefined || s.closedAt > view.now),
-    );
-  const mine = running.filter((s) => s.team !== undefined && view.viewer.teams.includes(s.team));
-  return (
-    [...(mine.length ? mine : running)].sort((a, b) => b.startsAt! - a.startsAt!)[0]?.id ?? null
-  );
+    )
+    .map((s) => ({
+      id: s.id,
+      begun: s.startsAt!,
+      isOwn: s.team !== undefined && view.viewer.teams.includes(s.team),
+    }))
+    .sort((a, b) => Number(b.isOwn) - Number(a.isOwn) || b.begun - a.begun);
 }
+
+/** The sprints that "current" may mean to a viewer: the only one that runs, or that of their team; else any of those that run. */
+export function currentSprints(view: Viewpoint): readonly number[] {
+  const running = runningSprints(view);
+  const own = running.filter((sprint) => sprint.isOwn);
+  return (own.length === 1 ? own : running).map((sprint) => sprint.id);
+}
+
+/** A scope that nothing is in: no sprint runs, or it is not said which is meant. */
+const nothing: Scope = {
+  span: null,
+  name: "",
+  sprint: null,
+  isIn: () => sql`FALSE`,
+  items: sql`SELECT NULL::int`,
+};
 
 function* scopeOf(report: BurndownReport, view: Viewpoint): Plan<Scope> {
   const { of } = report;
   const { zone } = view.calendar;
   if (of.kind === "sprint") return sprintScope(of.sprint, view);
   if (of.kind === "current sprint") {
-    const id = currentSprint(view);
-    return id === null
-      ? {
-          span: null,
-          name: "no sprint is running",
-          sprint: null,
-          isIn: () => sql`FALSE`,
-          items: sql`SELECT NULL::int`,
-        }
-      : sprintScope(id, view);
+    const choices = currentSprints(view);
+    return choices.length === 1 ? sprintScope(choices[0], view) : { ...nothing, choices };
   }
   if (of.kind === "release") {
     const release = view.catalog.names.find("release", of.release);
@@ -164,19 +189,16 @@ function filterScope(report: BurndownReport, view: Viewpoint): Pick<Scope, "isIn
 export function* planBurndown(report: BurndownReport, view: Viewpoint): Plan<BurndownParts> {
   const unit = report.unit ?? "points";
   const scope = yield* scopeOf(report, view);
-  const { name, sprint, span } = scope;
-  const base = { report, view, unit, name, sprint, span, begins: null };
-  if (!span || span.start > view.now) return { ...base, burndown: null };
+  const { name, sprint, span, choices = [] } = scope;
+  const none = { burndown: null, spans: [], reach: null };
+  const base = { report, view, unit, name, sprint, span, choices, begins: null };
+  const ends = { now: view.now, ...(scope.finishedFirst ? { finishedFirst: true } : {}) };
+  const reach = span && reachOf(span, ends);
+  if (!span || !reach) return { ...base, ...none };
   const [rows, [[since]]] = yield [spansSql(scope, unit, view), sinceStatement(view)];
   const begins = since === null ? null : Number(since);
-  if (begins === null || span.start < begins) return { ...base, begins, burndown: null };
-  return {
-    ...base,
-    begins,
-    burndown: burndownOf(readSpans(rows, view.now), span, {
-      now: view.now,
-      calendar: view.calendar,
-      ...(scope.finishedFirst ? { finishedFirst: true } : {}),
-    }),
-  };
+  if (begins === null || span.start < begins) return { ...base, begins, ...none };
+  const spans = readSpans(rows, view.now);
+  const burndown = burndownOf(spans, span, { ...ends, calendar: view.calendar });
+  return { ...base, begins, spans, reach, burndown };
 }

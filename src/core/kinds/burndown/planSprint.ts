@@ -1,97 +1,86 @@
-import type { BurndownReport } from "./definition";
-import type { Viewpoint } from "../../relation";
+import { accountOf, type AccountEntry, type AccountLine, type WorkStep } from "../../history";
 import { type Plan, instant, instants } from "../../plan";
-
-import type { Cause } from "../../history";
+import type { Viewpoint } from "../../relation";
 import { bind, compile, sql } from "../../sql";
-import type { Instant } from "../../time";
-import { AMOUNTS, planBurndown, type BurndownParts } from "./planBurndown";
+import type { BurndownReport } from "./definition";
+import { planBurndown, type BurndownParts } from "./planBurndown";
 
-/** A change of what a sprint holds, with who made it; null where nobody is known. */
-export interface ScopeChange {
-  readonly at: Instant;
-  readonly key: string;
-  readonly title: string;
-  readonly cause: Cause;
-  readonly amount: string;
-  readonly by: number | null;
-}
+/** The lines of a sprint's account as they stand below each other; what was finished before stands apart, last. */
+export const ACCOUNT_LINES: readonly AccountLine[] = [
+  "committed",
+  "added",
+  "removed",
+  "finished",
+  "reopened",
+  "re-estimated",
+  "remaining",
+  "finished before",
+];
 
-/** An item of a sprint with its weight when the sprint ended, or now. */
-export interface SprintItem {
-  readonly key: string;
+/** An item on a line of the account, or a step, with what tells it; persons by identity, null where nobody is known. */
+export type Told<T> = T & {
   readonly title: string;
-  /** Exact, in the unit; null where it is not estimated. */
-  readonly amount: string | null;
   readonly assignee: number | null;
-}
+  /** Who made the step. */
+  readonly by: number | null;
+};
 
-/** A sprint's burndown with what its room tells beside it. */
+/** A sprint's burndown with the account that its room shows. */
 export interface SprintParts extends BurndownParts {
-  /** Additions, removals and re-estimates and whatever was reopened, the latest first. */
-  readonly ledger: readonly ScopeChange[];
-  readonly finished: readonly SprintItem[];
-  readonly open: readonly SprintItem[];
-  readonly out: readonly SprintItem[];
+  readonly account: readonly {
+    readonly line: AccountLine;
+    readonly entries: readonly Told<AccountEntry>[];
+  }[];
+  readonly steps: readonly Told<WorkStep>[];
+  /** Items that remained at its closing and left it then. */
+  readonly carried: readonly number[];
 }
 
-/** What a sprint holds, how it came to, and where each item of it stands. */
+interface Known {
+  readonly title: string;
+  readonly assignee: number | null;
+  readonly raised: number | null;
+}
+
+const idOf = (text: string | null): number | null => (text === null ? null : Number(text));
+
+/** What a sprint holds, how it came to, and which items are on each line of its account. */
 export function* planSprint(report: BurndownReport, view: Viewpoint): Plan<SprintParts> {
   const parts = yield* planBurndown(report, view);
-  const { burndown } = parts;
-  if (!burndown) return { ...parts, ledger: [], finished: [], open: [], out: [] };
-  const steps = burndown.steps.filter((step) => step.cause !== "finished");
-  const ids = [
-    ...new Set([...Object.values(burndown.items).flat(), ...steps.map((step) => step.item)]),
-  ];
+  const { burndown, reach, spans } = parts;
+  if (!burndown || !reach) return { ...parts, account: [], steps: [], carried: [] };
+  const { lines, carried } = accountOf(spans, reach);
+  const entries = Object.values(lines).flat();
+  const made = entries.filter((entry) => entry.at !== null);
   const [items, movers] = yield [
     compile(
-      sql`SELECT i.id, i.key, i.title, (${AMOUNTS[parts.unit]})::text, s.assignee_id, i.raised_by_id FROM items i LEFT JOIN LATERAL (SELECT * FROM state_spans x WHERE x.item_id = i.id AND x.valid_from <= ${instant(burndown.until)} ORDER BY x.valid_from DESC LIMIT 1) s ON TRUE WHERE i.id = ANY(${bind(ids, "int[]")})`,
+      sql`SELECT i.id, i.title, s.assignee_id, i.raised_by_id FROM items i LEFT JOIN LATERAL (SELECT x.assignee_id FROM state_spans x WHERE x.item_id = i.id AND x.valid_from <= ${instant(reach.until)} ORDER BY x.valid_from DESC LIMIT 1) s ON TRUE WHERE i.id = ANY(${bind([...new Set(entries.map((entry) => entry.item))], "int[]")})`,
     ),
     compile(
       sql`SELECT m.item_id, (extract(epoch FROM m.at) * 1000000)::bigint::text, m.by_id FROM moves m JOIN unnest(${bind(
-        steps.map((step) => step.item),
+        made.map((entry) => entry.item),
         "int[]",
-      )}, ${instants(steps.map((step) => step.at))}) AS step(item, at) ON m.item_id = step.item AND m.at = step.at ORDER BY m.item_id, m.at, m.place`,
+      )}, ${instants(made.map((entry) => entry.at!))}) AS step(item, at) ON m.item_id = step.item AND m.at = step.at ORDER BY m.item_id, m.at, m.place`,
     ),
   ];
   const known = new Map(
-    items.map(([id, key, title, amount, assignee, raised]) => [
+    items.map(([id, title, assignee, raised]): [number, Known] => [
       Number(id),
-      {
-        item: {
-          key: key!,
-          title: title!,
-          amount,
-          assignee: assignee === null ? null : Number(assignee),
-        },
-        raised: raised === null ? null : Number(raised),
-      },
+      { title: title!, assignee: idOf(assignee), raised: idOf(raised) },
     ]),
   );
-  const moved = new Map(
-    movers.map(([item, at, by]) => [`${item} ${at}`, by === null ? null : Number(by)]),
-  );
-  const listed = (list: readonly number[]) =>
-    list
-      .flatMap((id) => known.get(id)?.item ?? [])
-      .sort((a, b) => Number(b.amount ?? 0) - Number(a.amount ?? 0) || (a.key < b.key ? -1 : 1));
+  const moved = new Map(movers.map(([item, at, by]) => [`${item} ${at}`, idOf(by)]));
+  const told = <T extends { readonly item: number; readonly at: number | null }>(
+    one: T,
+  ): Told<T> => {
+    const { title = "", assignee = null, raised = null } = known.get(one.item) ?? {};
+    const step = `${one.item} ${one.at}`;
+    return { ...one, title, assignee, by: moved.has(step) ? moved.get(step)! : raised };
+  };
   return {
     ...parts,
-    ledger: steps
-      .map(({ at, item, key, cause, amount }) => ({
-        at,
-        key,
-        title: known.get(item)?.item.title ?? "",
-        cause,
-        amount,
-        by: moved.has(`${item} ${at}`)
-          ? moved.get(`${item} ${at}`)!
-          : (known.get(item)?.raised ?? null),
-      }))
-      .reverse(),
-    finished: listed(burndown.items.finished),
-    open: listed(burndown.items.open),
-    out: listed(burndown.items.out),
+    account: ACCOUNT_LINES.map((line) => ({ line, entries: lines[line].map(told) })),
+    steps: burndown.steps.map(told),
+    carried,
   };
 }

@@ -1,5 +1,5 @@
 import { Exact } from "../../base";
-import { CAUSES, paceOf } from "../../history";
+import { accountOf, CAUSES, paceOf } from "../../history";
 import { planned, type Plan } from "../../plan";
 import type { Viewpoint } from "../../relation";
 import { instantText, type WorkCalendar } from "../../time";
@@ -41,24 +41,15 @@ function* source(
 ): Plan<RecordSource | null> {
   const part = path.length ? burndownParts.read(path[0]) : undefined;
   if (part === null || path.length > 1 || split !== undefined) return null;
-  const { burndown } = yield* planBurndown(report, view);
-  if (!burndown) return listed([], view);
-  const { items, steps } = burndown;
-  if (!part) return listed([...items.finished, ...items.open, ...items.out], view);
-  switch (part.kind) {
-    case "finished":
-    case "open":
-    case "out":
-      return listed(items[part.kind], view);
-    case "committed":
-      return listed(burndown.items.committed, view);
-    case "step":
-      return steps[part.index] ? listed([steps[part.index].item], view) : null;
-    default: {
-      const own = steps.filter((step) => step.cause === part.kind).map((step) => step.item);
-      return listed([...new Set(own)], view);
-    }
+  const { burndown, spans, reach } = yield* planBurndown(report, view);
+  if (!burndown || !reach) return listed([], view);
+  if (part?.kind === "step") {
+    const step = burndown.steps[part.index];
+    return step ? listed([step.item], view) : null;
   }
+  const { lines } = accountOf(spans, reach);
+  const entries = part ? lines[part.kind] : Object.values(lines).flat();
+  return listed([...new Set(entries.map((entry) => entry.item))], view);
 }
 
 function datesBody({ span }: BurndownAnswer): object {
@@ -103,14 +94,21 @@ function answerBody(given: BurndownAnswer, calendar: WorkCalendar): object {
   };
 }
 
-/** By when so many of the simulated runs are done, as local days; null for not within two years. What it lacks is said. */
-function forecastBody({ why, forecast, days }: ShownForecast): object {
-  if (!forecast) return { why };
+/** By when so many of the simulated runs are done, as local days; null where too few end within two years. What it lacks is said. */
+function forecastBody({ why, forecast, days, withoutScope, drew }: ShownForecast): object {
+  if (!forecast || !withoutScope || !drew) return { why };
   const by = (n: number | null) => (n === null ? null : (days[n] ?? null));
+  const doneBy = ({ p50, p85, p95 }: typeof withoutScope) => ({
+    p50: by(p50),
+    p85: by(p85),
+    p95: by(p95),
+  });
   return {
     runs: forecast.runs,
     restsOnWorkingDays: forecast.rests,
-    doneBy: { p50: by(forecast.days.p50), p85: by(forecast.days.p85), p95: by(forecast.days.p95) },
+    drawnFrom: { of: drew.of, from: drew.from, to: drew.to },
+    doneBy: doneBy(forecast.days),
+    withoutAddedScope: { doneBy: doneBy(withoutScope) },
   };
 }
 

@@ -3,13 +3,10 @@ import { clockText, dayText, localDay, type WorkCalendar } from "../../time";
 import { beforeHistory, type Telling } from "../past";
 import type { BurndownAnswer } from "./answer";
 
-function blank({ burndown }: BurndownAnswer): string | null {
-  const isNothing =
-    burndown &&
-    [burndown.items.open, burndown.items.finished, burndown.items.out].every(
-      (list) => list.length === 0,
-    );
-  return isNothing ? "Nothing was ever in it: there is nothing to burn down." : null;
+function blank({ burndown, choices, sprint, span }: BurndownAnswer): string | null {
+  if (choices.length) return "Several sprints are running: say which one burns down.";
+  if (sprint === null && !span) return "No sprint is running.";
+  return burndown?.items === 0 ? "Nothing was ever in it: there is nothing to burn down." : null;
 }
 
 /** What began before any history: what was committed then is not known. */

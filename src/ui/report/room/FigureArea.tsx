@@ -1,5 +1,5 @@
 "use client";
-import type { Report } from "@/core/kinds";
+import { forecastSentences, type Report } from "@/core/kinds";
 import { Table2 } from "lucide-react";
 import { Button, Checkbox, later } from "../../kit";
 import { Begin } from "../Begin";
@@ -9,7 +9,7 @@ import { saidWords, Says } from "../FigurePane";
 import { roomKindOf } from "../kinds";
 import { Rename } from "../Rename";
 import { Drawing } from "./Drawing";
-import { Above, Beneath, forecastWords } from "./Notices";
+import { Above, Beneath } from "./Notices";
 import { useLikelihood, type Room } from "./useReportRoom";
 
 const ConditionBuilder = later(() => import("../ConditionBuilder"), "ConditionBuilder");
@@ -57,7 +57,7 @@ function Told(room: Room) {
       <Beneath {...room} />
       {isLikely && likelihood && (
         <p className="poor" role="status">
-          {forecastWords(likelihood)}
+          {forecastSentences(likelihood).join(" ")}
         </p>
       )}
       {figure.isWhole && <Drawing {...room} likelihood={isLikely ? likelihood : null} />}

@@ -1,8 +1,7 @@
 "use client";
 import { History } from "lucide-react";
 import Link from "next/link";
-import { type ShownForecast, asDrawn } from "@/core/kinds";
-import { numberText } from "@/core/base";
+import { asDrawn } from "@/core/kinds";
 import { Button, Notice } from "../../kit";
 import { NothingFound } from "../FigurePane";
 import { unplacedIn } from "./placed";
@@ -94,18 +93,4 @@ export function Beneath({ figure: now, report, context, onChange, state }: Room)
       )}
     </>
   );
-}
-
-/** When the rest is likely to be done, in a sentence. */
-export function forecastWords({ forecast, days, why }: ShownForecast): string {
-  if (!forecast) return why ?? "";
-  const day = (n: number | null) =>
-    n === null
-      ? "not within two years"
-      : (days[Math.min(n, days.length - 1)] ?? `${n} working days`);
-  const { p50, p85, p95 } = forecast.days;
-  return [
-    `Half of ${numberText(forecast.runs)} runs are done by ${day(p50)}, 85 % by ${day(p85)},`,
-    `95 % by ${day(p95)}. It is a likelihood, drawn from the last ${forecast.rests} working days.`,
-  ].join(" ");
 }
