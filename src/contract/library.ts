@@ -92,6 +92,8 @@ export interface ReportLine {
   readonly purpose: string;
   readonly category: string;
   readonly pieces: readonly Piece[];
+  /** Further words by which people look for such a report. */
+  readonly sought: string;
   readonly shape: ShapeId | null;
   readonly owner: string;
   readonly mine: boolean;

@@ -261,10 +261,10 @@ export const KINDS = [
 ] as const;
 
 export const PRIORITIES = [
-  ["P1", "1", "1h", "8h", "always"],
-  ["P2", "2", "4h", "2d", "working"],
-  ["P3", "3", "1d", "5d", "working"],
-  ["P4", "4", "", "10d", "working"],
+  ["P1", "1", "2h", "24h", "always"],
+  ["P2", "2", "4h", "5d", "working"],
+  ["P3", "3", "1d", "10d", "working"],
+  ["P4", "4", "", "20d", "working"],
 ] as const;
 
 /** project, type, portfolio, client, manager, teams that may see it (none: everyone), budget */

@@ -40,6 +40,13 @@ export class Life {
     return this;
   }
 
+  /** Goes back to an instant, as long as nothing moved since. */
+  rewind(to: Instant): this {
+    const moved = this.moves.at(-1)?.[1];
+    if (moved === undefined || moved < instantText(to)) this.last = Math.min(this.last, to);
+    return this;
+  }
+
   /** Moves a field, unless the world ends first or nothing would change. */
   move(field: string, to: string, by: string): this {
     if (this.isOver || (this.row[field] ?? "") === to) return this;
@@ -66,4 +73,14 @@ export function workTime(after: Instant, random: Random): Instant {
   do day = addDays(day, 1);
   while (weekdayOf(day) > 5);
   return startOfDay(day, ZONE) + Math.round((9 + random.next() * 8) * 3600) * 1_000_000;
+}
+
+/** The instant itself where people are at work, else the next working morning. */
+export function atWork(after: Instant, random: Random): Instant {
+  let day = localDay(after, ZONE);
+  const hour = (after - startOfDay(day, ZONE)) / HOUR;
+  if (weekdayOf(day) <= 5 && hour >= 9 && hour < 17) return after;
+  if (hour >= 9) day = addDays(day, 1);
+  while (weekdayOf(day) > 5) day = addDays(day, 1);
+  return startOfDay(day, ZONE) + Math.round((9 + random.next() * 1.5) * 3600) * 1_000_000;
 }

@@ -25,7 +25,7 @@ import {
   ZONE,
   type Team,
 } from "./cast";
-import { DAY, HOUR, Life, somewhen, workTime } from "./life";
+import { atWork, DAY, HOUR, Life, somewhen, workTime } from "./life";
 import { Random } from "./random";
 
 export interface WorldOptions {
@@ -37,6 +37,8 @@ export interface WorldOptions {
 }
 
 const MONTHS = 26;
+/** How many days a step of a day takes at the desk, by urgency. */
+const PACES: Readonly<Record<string, number>> = { P1: 0.1, P2: 0.4, P3: 1.2, P4: 3, "": 2.4 };
 const ITEM_COLUMNS = [
   ...TABLES.items.columns.map((column) => column.name),
   "landing",
@@ -88,7 +90,7 @@ class World {
     for (let day = this.start; day <= this.today; day = addDays(day, 1)) {
       for (let n = this.deskArrivals(day, scale); n > 0; n -= 1) this.deskItem(day);
       if (weekdayOf(day) <= 5)
-        for (let n = Math.floor(scale * 1.5 + this.random.next()); n > 0; n -= 1)
+        for (let n = Math.floor(scale * 2.4 + this.random.next()); n > 0; n -= 1)
           this.softwareItem(day);
       if (weekdayOf(day) === 1)
         for (let n = Math.round(scale * 2); n > 0; n -= 1) this.officeItem(day);
@@ -200,11 +202,14 @@ class World {
   ): void {
     const { random } = this;
     const desk = this.pickPerson("Service desk");
-    const pace = { P1: 0.15, P2: 0.6, P3: 1.6, P4: 4, "": 3 }[priority] ?? 1;
-    const next = (days: number) =>
-      life
-        .wait(random.around(days * pace) * DAY)
-        .wait(Math.max(0, workTime(life.now, random) - life.now) * (priority === "P1" ? 0 : 1));
+    const isSlow =
+      team === "Engine shop" &&
+      numberOfDay(localDay(life.now, ZONE)) > numberOfDay(addMonths(this.today, -7));
+    const pace = () => (PACES[life.row.priority] ?? 1) * (isSlow ? 3 : 1);
+    const next = (days: number) => {
+      life.wait(random.around(days * pace()) * DAY);
+      return life.row.priority === "P1" ? life : life.wait(atWork(life.now, random) - life.now);
+    };
     next(0.25).move("status", "Triaged", desk);
     if (priority === "" && random.chance(0.8))
       life.move("priority", random.pick(["P3", "P4"]), desk);
@@ -213,7 +218,7 @@ class World {
     let who = this.pickPerson(team);
     next(0.4).move("assignee", who, desk);
     if (random.chance(0.18))
-      life.wait(HOUR).move(
+      life.wait(HOUR / 4).move(
         "priority",
         random.weighted([
           ["P1", 1],
@@ -224,13 +229,10 @@ class World {
         desk,
       );
     next(1).move("status", "In hand", who);
-    const slowShop =
-      team === "Engine shop" &&
-      numberOfDay(localDay(life.now, ZONE)) > numberOfDay(addMonths(this.today, -7));
     for (let rounds = 0; rounds < 3; rounds += 1) {
-      if (random.chance(slowShop ? 0.75 : 0.22)) {
+      if (random.chance(isSlow ? 0.75 : 0.22)) {
         next(0.7).move("status", "Waiting for parts", who);
-        life.wait(random.around(slowShop ? 34 : 5) * DAY).move("status", "In hand", who);
+        life.wait(random.around(isSlow ? 34 : 5) * DAY).move("status", "In hand", who);
       }
       if (random.chance(0.25))
         next(0.5).move("assignee", (who = this.pickPerson(team)), this.pickPerson(team));
@@ -248,7 +250,7 @@ class World {
       this.book(life, who);
       const afterFirmware = service === "Gate readers" && localDay(life.now, ZONE) >= this.firmware;
       if (!random.chance(afterFirmware ? 0.38 : inStorm ? 0.14 : 0.09)) break;
-      life.wait(random.around(3) * DAY).move("status", "In hand", who);
+      next(2).move("status", "In hand", who);
     }
     if (random.chance(0.3)) this.say(life, who);
     if (random.chance(0.01) && !life.isOver) this.remove(life);
@@ -388,38 +390,40 @@ class World {
   ): void {
     const { random } = this;
     const doubled = sprint.name === this.doubledSprint();
-    const joins =
-      doubled && random.chance(0.5)
-        ? sprint.from + 4.2 * DAY
-        : sprint.from - random.next() * 2 * DAY;
-    life
-      .wait(Math.max(HOUR, joins - life.now))
-      .move("sprint", sprint.name, lead)
-      .move("assignee", who, lead);
-    life
-      .wait(Math.max(HOUR, sprint.from - life.now) + random.next() * 6 * DAY)
-      .move("status", "Building", who);
-    if (random.chance(0.15) && life.row.points)
+    const isLate = random.chance(doubled ? 0.5 : 0.08);
+    const joins = isLate
+      ? sprint.from + (doubled ? 4.2 : 1 + random.next() * 6) * DAY
+      : sprint.from - random.next() * 2 * DAY;
+    const next = (days: number) => {
+      life.wait(random.around(days) * DAY);
+      return life.wait(atWork(life.now, random) - life.now);
+    };
+    life.wait(Math.max(HOUR, joins - life.now));
+    if (isLate) next(0.01);
+    life.move("sprint", sprint.name, lead).move("assignee", who, lead);
+    life.wait(Math.max(0, sprint.from - life.now) + random.next() * (isLate ? 1 : 8) * DAY);
+    next(0.1).move("status", "Building", who);
+    if (random.chance(0.12) && life.row.points)
       life.wait(HOUR).move("points", String(random.pick([2, 3, 5, 8, 13])), who);
-    life
-      .wait(random.around(1) * DAY)
-      .move("remaining_minutes", String(Math.round(Number(life.row.remaining_minutes) / 2)), who);
-    const done = life.now + random.around(2) * DAY;
-    if (done > sprint.to && later[1])
-      life
-        .wait(Math.max(HOUR, (sprint.closed ?? sprint.to) - life.now))
-        .move("sprint", later[later.indexOf(sprint) + 1]?.name ?? sprint.name, lead);
-    life.wait(random.around(1) * DAY).move("status", "Checking", who);
-    if (random.chance(0.2))
-      life
-        .wait(random.around(0.5) * DAY)
-        .move("status", "Building", who)
-        .wait(random.around(1) * DAY)
-        .move("status", "Checking", who);
-    life
-      .wait(random.around(0.7) * DAY)
-      .move("status", "Shipped", lead)
-      .move("remaining_minutes", "0", who);
+    if (random.chance(0.05)) return void next(1).move("sprint", "", lead);
+    next(0.8).move(
+      "remaining_minutes",
+      String(Math.round(Number(life.row.remaining_minutes) / 2)),
+      who,
+    );
+    if (random.chance(0.9)) next(0.8);
+    else next(6);
+    if (life.now > (sprint.closed ?? sprint.to) && sprint.closed && later[1]) {
+      life.rewind(sprint.closed);
+      life.move("sprint", later[later.indexOf(sprint) + 1]?.name ?? sprint.name, lead);
+      next(1);
+    }
+    life.move("status", "Checking", who);
+    if (random.chance(0.2)) {
+      next(0.5).move("status", "Building", who);
+      next(0.6).move("status", "Checking", who);
+    }
+    next(0.6).move("status", "Shipped", lead).move("remaining_minutes", "0", who);
     if (!life.isOver) this.book(life, who);
     const fault = this.lives[this.lives.length - 1 - random.whole(1, 60)];
     if (fault?.row.kind === "request" && random.chance(0.2))

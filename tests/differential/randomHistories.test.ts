@@ -467,8 +467,12 @@ test("a promise is met, missed or running, with the time that is left of it, as 
     ["key"],
     ["SLA response"],
     ["response time left"],
+    ["response time"],
+    ["response target"],
     ["SLA resolution"],
     ["resolution time left"],
+    ["resolution time"],
+    ["resolution target"],
   ];
   const { rows } = await runPlan(
     em,
@@ -500,7 +504,7 @@ test("a promise is met, missed or running, with the time that is left of it, as 
     const promise = names.find("priority", recordAt(line, NOW, view).priority as number)?.promise;
     for (const [at, which, done] of [
       [1, "response", response],
-      [3, "resolution", resolution],
+      [5, "resolution", resolution],
     ] as const) {
       const target = promise?.[which]
         ? promiseMicros(promise[which], promise.clock, view.calendar)
@@ -528,13 +532,18 @@ test("a promise is met, missed or running, with the time that is left of it, as 
         which,
         wanted[0],
       ]);
-      expect([
-        `seed ${SEED}`,
-        key,
-        which,
-        values[at + 1],
-        close(values[at + 1] as string | null, wanted[1] as number | null),
-      ]).toEqual([`seed ${SEED}`, key, which, values[at + 1], true]);
+      const minutes = target === null ? [null, null] : [ran / 60_000_000, target / 60_000_000];
+      for (const [place, number] of [wanted[1] as number | null, ...minutes].entries()) {
+        const told = values[at + 1 + place] as string | null;
+        expect([`seed ${SEED}`, key, which, place, told, close(told, number)]).toEqual([
+          `seed ${SEED}`,
+          key,
+          which,
+          place,
+          told,
+          true,
+        ]);
+      }
       seen.add(wanted[0]);
     }
   }

@@ -3,3 +3,4 @@ export * from "./nearest";
 export * from "./compare";
 export * from "./integer";
 export * from "./number";
+export * from "./isFound";

@@ -36,3 +36,14 @@ export function durationWords(exact: number): string {
   if (days > 0) return hours ? `${days} d ${hours} h` : `${days} d`;
   return rest ? `${hours} h ${rest} min` : `${hours} h`;
 }
+
+/** Minutes in hours, which mean the same by the clock and in working time: "45 min", "56 h", "1 h 40 min". */
+export function hoursWords(exact: Decimal.Value): string {
+  const minutes = new Exact(exact);
+  if (minutes.isNegative() && !minutes.isZero()) return `\u2212${hoursWords(minutes.neg())}`;
+  if (minutes.lt(59.995)) return `${numberText(minutes)} min`;
+  const whole = minutes.round().toNumber();
+  const rest = whole % 60;
+  const hours = `${numberText((whole - rest) / 60)} h`;
+  return rest ? `${hours} ${rest} min` : hours;
+}

@@ -27,14 +27,14 @@ export const exportFormats = {
     type: "text/csv; charset=utf-8",
     extension: "csv",
     holds: ["records", "figure"],
-    goodFor: "the records, comma separated",
+    goodFor: "the figure or its records, comma separated",
   },
   tsv: {
     words: "TSV",
     type: "text/tab-separated-values; charset=utf-8",
     extension: "tsv",
     holds: ["records", "figure"],
-    goodFor: "the records, for pasting into a sheet",
+    goodFor: "the figure or its records, for pasting into a sheet",
   },
   json: {
     words: "JSON",

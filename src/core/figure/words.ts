@@ -1,4 +1,4 @@
-import { Exact, numberText } from "../base";
+import { Exact, hoursWords, numberText } from "../base";
 import type { MeasureHead } from "../answer";
 import type { Dress } from "../definition";
 
@@ -12,6 +12,8 @@ export function valueWords(value: string | null, unit: string | null, dress: Wor
   if (value === null) return "–";
   if (/^\d{4}-\d\d-\d\d/.test(value)) return value.slice(0, 10);
   const exact = new Exact(value);
+  if (unit === "minutes" && dress.valueDecimals === undefined && dress.unitWords === undefined)
+    return hoursWords(exact);
   const text =
     dress.valueDecimals === undefined
       ? numberText(exact, exact.abs().gte(100) ? 1 : 2)

@@ -2,5 +2,5 @@ export * from "./value";
 export * from "./condition";
 export { contradictionIn } from "./contradiction";
 export { datesOf, idsOf, keptNumber, stretchOf } from "./meaning";
-export { isOpenness } from "./openness";
+export { isOpenness, STATUS_IS_OPEN } from "./openness";
 export * from "./operators";

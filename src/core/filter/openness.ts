@@ -1,3 +1,4 @@
+import type { Condition } from "./condition";
 import type { Field } from "../catalog";
 import type { Value } from "./value";
 
@@ -7,3 +8,11 @@ export const isOpenness = (field: Field, values: readonly Value[]): boolean =>
   values.length === 1 &&
   values[0].kind === "stage" &&
   values[0].stage === "open";
+
+/** `status is open`. */
+export const STATUS_IS_OPEN: Condition = {
+  kind: "test",
+  field: ["status"],
+  operator: "is",
+  values: [{ kind: "stage", stage: "open" }],
+};

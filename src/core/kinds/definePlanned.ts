@@ -4,6 +4,7 @@ import type { Relation, Viewpoint } from "../relation";
 import type { Fragment } from "../sql";
 import type { WorkCalendar } from "../time";
 import type { DecidingStep } from "./planDeciding";
+import type { RecordRow } from "./recordColumns";
 import type { Opened, RecordSource } from "./opened";
 import type { Shown } from "./shown";
 
@@ -56,13 +57,13 @@ export interface Planned<R extends ReportBase, A> {
     split: NamedGroup | undefined,
     view: Viewpoint,
   ): Plan<Opened | null>;
-  /** Where each record of a part was brought there by a step: those steps. */
+  /** Where each record of a part was brought there by a step: the step of each row. */
   deciding?(
     report: R,
     opened: Opened,
-    ids: readonly number[],
+    rows: readonly Pick<RecordRow, "id" | "at">[],
     view: Viewpoint,
-  ): Plan<ReadonlyMap<number, DecidingStep>>;
+  ): Plan<readonly (DecidingStep | undefined)[]>;
   /** What the workings say of it beside its conditions and groups. */
   notes(report: R, view: Viewpoint): Plan<readonly Note[]>;
   /** Tests of a further line of the account, after the conditions: those of a period. */

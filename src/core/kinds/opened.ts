@@ -18,6 +18,8 @@ export interface Opened {
 export interface RecordSource {
   readonly view: Viewpoint;
   tests(relation: Relation): readonly Fragment[];
+  /** Where a record stands once for each of its steps: a query for `id` and the instant `at` of each. */
+  readonly steps?: Fragment;
 }
 
 /** Records given by a query for their identities. */

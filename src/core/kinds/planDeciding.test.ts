@@ -9,16 +9,10 @@ describe("the step that decided", () => {
     expect(lastTurn(states([10, 1]), ALL)).toBe(10));
   test("is the last of several comings and goings", () =>
     expect(lastTurn(states([10, 1], [20, null], [30, 1], [40, null], [50, 1]), ALL)).toBe(50));
-  test("can be asked for by its way", () => {
-    const to_and_fro = states([10, 1], [20, null], [30, 1], [40, null]);
-    expect(lastTurn(to_and_fro, ALL, "in")).toBe(30);
-    expect(lastTurn(to_and_fro, ALL, "out")).toBe(40);
-    expect(lastTurn(to_and_fro, ALL, "re")).toBeNull();
-  });
   test("is none where the states differ in nothing that counts", () =>
     expect(lastTurn(states([-5, 1], [20, 1], [30, 1]), ALL)).toBeNull());
   test("is another weight, where weights are added up", () =>
-    expect(lastTurn(states([-5, 3], [20, 5], [30, 5], [40, null]), ALL, "re")).toBe(20));
+    expect(lastTurn(states([-5, 3], [20, 5], [30, 5]), ALL)).toBe(20));
   test("is the deletion of what was in to its end", () =>
     expect(lastTurn([{ from: 10, to: 60, weight: 1 }], ALL)).toBe(60));
   test("is not the deletion of what was out by then", () =>

@@ -4,6 +4,7 @@ import {
   changesOfField,
   changesOfReport,
   instant,
+  instants,
   matchingSpans,
   stateValue,
   type Stretch,
@@ -37,24 +38,14 @@ interface Weighed {
   readonly weight: number | null;
 }
 
-/** How the weight of an item changes at a step: it comes in, goes out, or weighs something else. */
-export type Turn = "in" | "out" | "re";
-const turnOf = (before: number | null, after: number | null): Turn | null =>
-  before === after ? null : before === null ? "in" : after === null ? "out" : "re";
-
 /**
- * The last step inside a stretch at which an item turned as asked, or in any way.
+ * The last step inside a stretch at which the weight of an item turned: it came in, went out or weighs something else.
  * @param states of one item, in order, each ending where the next begins; before the first it did not exist
  */
-export function lastTurn(
-  states: readonly Weighed[],
-  { first, last }: Stretch,
-  asked?: Turn,
-): Instant | null {
+export function lastTurn(states: readonly Weighed[], { first, last }: Stretch): Instant | null {
   let found: Instant | null = null;
   const note = (at: Instant, before: number | null, after: number | null) => {
-    const turn = turnOf(before, after);
-    if (turn && (!asked || turn === asked) && at >= first && at < last) found = at;
+    if (before !== after && at >= first && at < last) found = at;
   };
   for (const [i, state] of states.entries()) {
     const before = i === 0 ? null : states[i - 1].weight;
@@ -64,11 +55,10 @@ export function lastTurn(
   return found;
 }
 
-/** For items of a part of a bridge or a flow, by their identities: the step that decided, with its moves of fields that the report looks at. */
-export function* planDeciding(
+/** For items of a part of a bridge, by their identities: the last step in a stretch that decided. */
+export function* lastSteps(
   report: SteppedReport,
   stretch: Stretch,
-  asked: Turn | undefined,
   ids: readonly number[],
   view: Viewpoint,
 ): Plan<ReadonlyMap<number, DecidingStep>> {
@@ -79,53 +69,61 @@ export function* planDeciding(
       ? sql`coalesce(${stateValue(report.measure, relation)}, 0)`
       : sql`1`;
   const [found] = yield [
-    compile(sql`SELECT s.item_id, (extract(epoch FROM s.valid_from) * 1000000)::bigint, CASE WHEN s.valid_to < 'infinity' THEN (extract(epoch FROM s.valid_to) * 1000000)::bigint END, CASE WHEN ${joined([sql`TRUE`, ...tests], " AND ")} THEN (${weight})::text END, s.valid_from = s.created_at
+    compile(sql`SELECT s.item_id, (extract(epoch FROM s.valid_from) * 1000000)::bigint, CASE WHEN s.valid_to < 'infinity' THEN (extract(epoch FROM s.valid_to) * 1000000)::bigint END, CASE WHEN ${joined([sql`TRUE`, ...tests], " AND ")} THEN (${weight})::text END
  FROM ${relation.from()} WHERE s.item_id = ANY(${bind(ids, "int[]")}) AND s.valid_to >= ${instant(stretch.first)} AND s.valid_from < ${instant(stretch.last)} AND ${relation.guard()} ORDER BY s.item_id, s.valid_from`),
   ];
-  const steps = new Map<number, { at: Instant; kind: DecidingStep["kind"] }>();
+  const last: { id: number; at: Instant }[] = [];
   for (const [id, rows] of byItem(found)) {
     const states = rows.map(([, from, to, value]) => ({
       from: Number(from),
       to: to === null ? null : Number(to),
       weight: value === null ? null : Number(value),
     }));
-    const at = lastTurn(states, stretch, asked);
-    if (at === null) continue;
-    const isCreation = rows[0][4] === "t" && states[0].from === at;
-    steps.set(id, {
-      at,
-      kind: isCreation ? "created" : states[states.length - 1].to === at ? "deleted" : "moved",
-    });
+    const at = lastTurn(states, stretch);
+    if (at !== null) last.push({ id, at });
   }
+  const steps = yield* stepsAt(report, last, view);
+  return new Map(last.map(({ id }, i) => [id, steps[i]]));
+}
+
+/** Steps of items by their instants, each with its moves of fields that the report looks at. */
+export function* stepsAt(
+  report: SteppedReport,
+  asked: readonly { readonly id: number; readonly at: Instant }[],
+  view: Viewpoint,
+): Plan<readonly DecidingStep[]> {
+  if (asked.length === 0) return [];
   const looksAt =
     changesOfReport(report, view) |
     (report.measure?.field ? changesOfField(report.measure.field, view) : 0);
-  const movedSteps = [...steps].filter(([, { kind }]) => kind === "moved");
-  const [moved] = yield [
-    compile(sql`SELECT m.item_id, m.field, m.from_value, m.to_value, m.by_id FROM unnest(${bind(
-      movedSteps.map(([id]) => id),
-      "int[]",
-    )}, ${bind(
-      movedSteps.map(([, { at }]) => at),
-      "bigint[]",
-    )}) AS wanted(id, us)
- JOIN moves m ON m.item_id = wanted.id AND m.at = timestamptz 'epoch' + wanted.us * interval '1 microsecond' ORDER BY m.item_id, m.place`),
+  const wanted = sql`unnest(${bind(
+    asked.map(({ id }) => id),
+    "int[]",
+  )}, ${instants(asked.map(({ at }) => at))}) WITH ORDINALITY AS wanted(id, at, n)`;
+  const [lives, moved] = yield [
+    compile(
+      sql`SELECT wanted.n, wanted.at = i.created_at, wanted.at = i.deleted_at FROM ${wanted} JOIN items i ON i.id = wanted.id ORDER BY wanted.n`,
+    ),
+    compile(
+      sql`SELECT wanted.n, m.field, m.from_value, m.to_value, m.by_id FROM ${wanted} JOIN moves m ON m.item_id = wanted.id AND m.at = wanted.at ORDER BY wanted.n, m.place`,
+    ),
   ];
   const moves = byItem(moved);
-  return new Map(
-    [...steps].map(([id, step]) => {
-      const own = (moves.get(id) ?? [])
-        .map(([, field, from, to, by]) => ({
-          field: field as TrackedField,
-          from,
-          to,
-          by: by === null ? null : Number(by),
-        }))
-        .filter(({ field }) => TRACKED.includes(field));
-      const seen = own.filter(({ field }) => (looksAt & changesOf(field)) !== 0);
-      return [id, { ...step, moves: seen.length ? seen : own }];
-    }),
-  );
+  return lives.map(([n, isCreation, isDeletion], i): DecidingStep => {
+    const { at } = asked[i];
+    if (isCreation === "t") return { at, kind: "created", moves: [] };
+    if (isDeletion === "t") return { at, kind: "deleted", moves: [] };
+    const own = (moves.get(Number(n)) ?? [])
+      .map(([, field, from, to, by]) => ({
+        field: field as TrackedField,
+        from,
+        to,
+        by: by === null ? null : Number(by),
+      }))
+      .filter(({ field }) => TRACKED.includes(field));
+    const seen = own.filter(({ field }) => (looksAt & changesOf(field)) !== 0);
+    return { at, kind: "moved", moves: seen.length ? seen : own };
+  });
 }
 
 /** A move of the status opens and closes, too. */

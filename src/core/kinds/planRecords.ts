@@ -1,25 +1,38 @@
 import type { Plan } from "../plan";
 import { Relation, type Viewpoint } from "../relation";
-import { bind, compile, joined, sql, type Fragment } from "../sql";
+import { bind, compile, EMPTY, joined, sql, type Fragment } from "../sql";
 import type { Opened } from "./opened";
 import { type RecordsAnswer, type RecordsAsk, pageOf } from "./recordColumns";
 import { plannedOf } from "./plannedKinds";
 import type { Report } from "./registry";
 
-/** FROM and WHERE of the records of a part; null for a part that there is not. Call the result when every column has been named. */
+/** Where the records of a part are: FROM and WHERE, and the instant of the step that each row is of. */
+export interface FoundRecords {
+  readonly relation: Relation;
+  /** Call it when every column has been named. */
+  readonly from: () => Fragment;
+  /** null where every record stands once. */
+  readonly stepAt: Fragment | null;
+}
+
+/** null for a part that there is not. */
 export function* recordsOf(
   report: Report,
   opened: Opened | undefined,
   asked: Viewpoint,
-): Plan<{ readonly relation: Relation; readonly from: () => Fragment } | null> {
+): Plan<FoundRecords | null> {
   const source = yield* plannedOf(report).source(report, opened ?? { path: [] }, asked);
   if (!source) return null;
+  const { steps } = source;
   const relation = new Relation(report.subject.id, source.view);
   const tests = [...source.tests(relation)];
   if (opened?.record !== undefined) tests.push(sql`${relation.id} = ${bind(opened.record, "int")}`);
+  const joinSteps = steps ? sql` JOIN (${steps}) step ON step.id = ${relation.id}` : EMPTY;
   return {
     relation,
-    from: () => sql`FROM ${relation.from()} WHERE ${joined([...tests, relation.guard()], " AND ")}`,
+    from: () =>
+      sql`FROM ${relation.from()}${joinSteps} WHERE ${joined([...tests, relation.guard()], " AND ")}`,
+    stepAt: steps ? sql`step.at` : null,
   };
 }
 
@@ -54,23 +67,23 @@ export function* planRecords(
   const { opened = { path: [] }, only } = ask;
   const found = only ? onlyThese(report, only, view) : yield* recordsOf(report, opened, view);
   if (!found) return null;
-  const records = yield* pageOf(report, ask, found.relation, found.from);
+  const records = yield* pageOf(report, ask, found);
   const { deciding } = plannedOf(report);
   if (!deciding || only) return records;
-  const ids = records.rows.map((row) => row.id);
-  const steps = yield* deciding(report, opened, ids, view);
-  const rows = records.rows.map((row) => {
-    const decided = steps.get(row.id);
+  const steps = yield* deciding(report, opened, records.rows, view);
+  const rows = records.rows.map((row, i) => {
+    const decided = steps[i];
     return decided ? { ...row, decided } : row;
   });
   return { ...records, rows };
 }
 
-function onlyThese(report: Report, ids: readonly number[], view: Viewpoint) {
+function onlyThese(report: Report, ids: readonly number[], view: Viewpoint): FoundRecords {
   const relation = new Relation(report.subject.id, view);
   const isOne = sql`${relation.id} = ANY(${bind(ids, "int[]")})`;
   return {
     relation,
     from: () => sql`FROM ${relation.from()} WHERE ${isOne} AND ${relation.guard()}`,
+    stepAt: null,
   };
 }

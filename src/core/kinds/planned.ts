@@ -11,7 +11,7 @@ export {
 } from "./recordColumns";
 export { recordsShown } from "./recordsShown";
 export { recordsBody } from "./recordsBody";
-export { planExport, type ExportQuery } from "./planExport";
+export { exportUnit, planExport, type ExportQuery } from "./planExport";
 export { planWorkings, type Workings, type WorkingsLine } from "./planWorkings";
 export {
   planCompare,

@@ -6,7 +6,9 @@ import { lastOf, subjects, typeOf, type Field, type FieldPath } from "../catalog
 import type { ReportBase, Sort } from "../definition";
 import type { Relation } from "../relation";
 import { bind, EMPTY, joined, sql, type Fragment, compile } from "../sql";
+import type { Instant } from "../time";
 import type { DecidingStep } from "./planDeciding";
+import type { FoundRecords } from "./planRecords";
 
 export interface RecordsAsk {
   readonly opened?: Opened;
@@ -25,14 +27,18 @@ export interface RecordRow {
   readonly id: number;
   readonly key: string | null;
   readonly values: readonly (string | readonly string[] | null)[];
+  /** Where it stands once for each of its steps: the instant of this one. */
+  readonly at?: Instant;
   /** In a part of a bridge or a flow: the step that decided. */
   readonly decided?: DecidingStep;
 }
 
 export interface RecordsAnswer {
   readonly kind: "records";
-  /** How many there are in all. */
+  /** How many rows there are in all. */
   readonly count: number;
+  /** Of how many different records, where one may stand several times. */
+  readonly different?: number;
   readonly showing: readonly (readonly string[])[];
   readonly rows: readonly RecordRow[];
 }
@@ -106,27 +112,31 @@ function sortValue(path: FieldPath, relation: Relation): Fragment {
 export function* pageOf(
   report: Pick<ReportBase, "subject">,
   { showing, sorts, limit, offset, uncounted }: Omit<RecordsAsk, "opened" | "only">,
-  relation: Relation,
-  from: () => Fragment,
+  { relation, from, stepAt }: FoundRecords,
 ): Plan<RecordsAnswer> {
   const paths = showing.map((ids) => pathOf(ids, relation));
   const columns = paths.map((path) => shownValue(path, relation));
   const key = keyColumn(relation);
   const order = orderOf(sorts.length ? sorts : defaultSorts(report), relation);
   const where = from();
-  const select = joined([sql`${relation.id}`, key, ...columns], ", ");
+  const at = stepAt ? sql`(extract(epoch FROM ${stepAt}) * 1000000)::bigint` : sql`NULL`;
+  const select = joined([relation.id, key, at, ...columns], ", ");
+  const byStep = stepAt ? sql`, ${stepAt}` : EMPTY;
   const page = compile(
-    sql`SELECT ${select} ${where} ORDER BY ${order} LIMIT ${bind(limit, "int")} OFFSET ${bind(offset, "int")}`,
+    sql`SELECT ${select} ${where} ORDER BY ${order}${byStep} LIMIT ${bind(limit, "int")} OFFSET ${bind(offset, "int")}`,
   );
-  const counts = compile(sql`SELECT count(*) ${where}`);
+  const different = stepAt ? sql`, count(DISTINCT ${relation.id})` : EMPTY;
+  const counts = compile(sql`SELECT count(*)${different} ${where}`);
   const [rows, counted] = yield uncounted ? [page] : [page, counts];
   return {
     kind: "records",
     count: counted ? Number(counted[0][0]) : rows.length,
+    ...(counted && stepAt ? { different: Number(counted[0][1]) } : {}),
     showing,
-    rows: rows.map(([id, itemKey, ...values]) => ({
+    rows: rows.map(([id, itemKey, step, ...values]) => ({
       id: Number(id),
       key: itemKey,
+      ...(step === null ? {} : { at: Number(step) }),
       values: values.map((value, i) => readValue(value, lastOf(paths[i]))),
     })),
   };

@@ -26,7 +26,7 @@ export function recordsBody(records: RecordsAnswer, report: ReportBase, view: Vi
       values: values(row),
       ...(row.decided ? { decided: decidedBody(row.decided, view) } : {}),
     })),
-    total: { value: records.count, records: records.count, empties: 0 },
+    total: { value: records.count, records: records.different ?? records.count, empties: 0 },
   };
 }
 

@@ -9,7 +9,7 @@ import type { ShownRecord, ShownRecords } from "./shown";
 
 /** Records in words, for tables. */
 export function recordsShown(
-  { count, showing, rows }: RecordsAnswer,
+  { count, different, showing, rows }: RecordsAnswer,
   { subject }: Pick<ReportBase, "subject">,
   view: Viewpoint,
 ): ShownRecords {
@@ -17,6 +17,7 @@ export function recordsShown(
   const fields = paths.map(lastOf);
   return {
     count,
+    ...(different === undefined ? {} : { different }),
     columns: paths.map((path, i) => ({
       field: showing[i],
       words: pathWords(path),

@@ -16,7 +16,10 @@ export interface ShownRecord {
   readonly decided?: { readonly what: string; readonly when: string; readonly by: string | null };
 }
 export interface ShownRecords {
+  /** How many rows there are in all. */
   readonly count: number;
+  /** Of how many different records, where one stands once for each of its steps. */
+  readonly different?: number;
   readonly columns: readonly {
     readonly field: readonly string[];
     readonly words: string;

@@ -4,7 +4,7 @@ import { PassThrough, type Readable } from "node:stream";
 import Excel from "exceljs";
 import { stringify } from "csv-stringify/sync";
 import type { Dress } from "@/core/definition";
-import { fileName, exportFormats, whyNotExported, type ExportId } from "@/core/exports";
+import { exportFormats, fileName, harmless, whyNotExported, type ExportId } from "@/core/exports";
 
 import { instantText } from "@/core/time";
 import { copyRows, type EntityManager, runPlan, rowsOf } from "@/data";
@@ -78,12 +78,8 @@ export async function exportReport(
   }
 }
 
-/** Texts that a spreadsheet would take for formulas are made harmless; numbers stay numbers. */
-const harmless = (cell: string | number | null): string | number | null =>
-  typeof cell === "string" && /^[=+\-@]/.test(cell) ? `'${cell}` : cell;
-
 const tableText = (table: Table, format: "csv" | "tsv"): string =>
-  stringify([table.columns as string[], ...table.rows.map((row) => row.map(harmless))], {
+  stringify([table.columns.map(harmless), ...table.rows.map((row) => row.map(harmless))], {
     delimiter: format === "csv" ? "," : "\t",
     record_delimiter: "\r\n",
   });
@@ -110,7 +106,13 @@ async function recordsText(
   const query = await recordsQuery(em, desk, ask);
   let rows = 0;
   const separator = format === "csv" ? "," : "\t";
-  const body = await copyRows(em, query, words, separator, (count) => (rows = count));
+  const body = await copyRows(
+    em,
+    query,
+    [...words, ...query.further],
+    separator,
+    (count) => (rows = count),
+  );
   return { body, rows };
 }
 
@@ -183,7 +185,7 @@ async function addRecords(
 ): Promise<void> {
   const { words } = exportColumns(ask.report, desk);
   const query = await recordsQuery(em, desk, ask);
-  const sheet = sheetOf(book, "Records", words);
+  const sheet = sheetOf(book, "Records", [...words, ...query.further]);
   query.kinds.forEach(
     (kind, i) =>
       (sheet.getColumn(i + 1).numFmt =

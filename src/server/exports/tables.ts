@@ -1,7 +1,8 @@
 import { lastOf, pathWords } from "@/core/catalog";
 import type { Dress } from "@/core/definition";
+import { harmless } from "@/core/exports";
 import type { Report } from "@/core/kinds";
-import { plannedOf, type FigureTable, type Workings } from "@/core/kinds/planned";
+import { exportUnit, plannedOf, type FigureTable, type Workings } from "@/core/kinds/planned";
 import type { EntityManager } from "@/data";
 import { answerReport, answerWorkings } from "../reports/answerReport";
 import { columnsOf } from "../reports/columns";
@@ -48,7 +49,8 @@ export function exportColumns(
     words: showing.map((ids) => {
       const path = desk.view.catalog.findPath(report.subject.id, ids)!;
       const field = lastOf(path);
-      return `${pathWords(path)}${field.type === "duration" ? " (minutes)" : ""}`;
+      const unit = field.type === "duration" ? ` (${exportUnit(field)})` : "";
+      return harmless(`${pathWords(path)}${unit}`);
     }),
   };
 }

@@ -1,15 +1,24 @@
 import type { Found } from "@/contract/workspace";
-import { parseSentence, printReport, type ListReport } from "@/core/kinds";
+import {
+  offersOf,
+  parseSentence,
+  printReport,
+  soughtWords,
+  type ListReport,
+  type Report,
+} from "@/core/kinds";
+import { isFound } from "@/core/base";
 import { planRecords, type RecordsAnswer } from "@/core/kinds/planned";
 import { type EntityManager, readableBoardNames, readableNames, runPlan } from "@/data";
 import type { Desk } from "../viewer/viewpoint";
 
 const MOST_FOUND = 12;
 const MOST_ITEMS = 5;
+const MOST_OFFERS = 3;
 /** Fewer letters than these stand in too many titles. */
 const LEAST_LETTERS = 3;
 
-/** What the quick box offers for some words: a sentence, an item of that key, and dashboards, reports and items by name. */
+/** What the quick box offers for some words: a sentence or questions like it, an item of that key, and dashboards, reports and items by name. */
 export async function find(em: EntityManager, desk: Desk, words: string): Promise<Found[]> {
   const asked = words.trim();
   if (!asked) return [];
@@ -20,7 +29,7 @@ export async function find(em: EntityManager, desk: Desk, words: string): Promis
     asked.length >= LEAST_LETTERS ? await itemsBy(em, desk, "title", "contains", asked) : [];
   const known = new Set(keyed.map(({ href }) => href));
   return [
-    ...sentenceOf(asked, desk),
+    ...sentencesOf(asked, desk),
     ...keyed,
     ...boards.map(({ id, name }) => named("dashboard", id, name)),
     ...reports.map(({ id, name }) => named("report", id, name)),
@@ -35,12 +44,28 @@ const named = (kind: "dashboard" | "report", id: number, name: string): Found =>
   href: `/${kind}s/${id}`,
 });
 
-function sentenceOf(asked: string, { view }: Desk): Found[] {
+/** The words as a sentence; or else likely questions that are found by them. */
+function sentencesOf(asked: string, { view }: Desk): Found[] {
   const parsed = parseSentence(asked, view);
-  if (!parsed.ok) return [];
-  const says = printReport(parsed.value, view.catalog);
-  const href = `/reports/new?s=${encodeURIComponent(says)}`;
-  return [{ kind: "sentence", words: says, about: "count it", href }];
+  const reports = parsed.ok ? [parsed.value] : sought(asked, view);
+  return reports.map((report): Found => {
+    const words = printReport(report, view.catalog);
+    const href = `/reports/new?s=${encodeURIComponent(words)}`;
+    return { kind: "sentence", words, about: "count it", href };
+  });
+}
+
+/** Words that join what is looked for, and say nothing of it. */
+const JOINING = /\b(and|or|vs|versus|against|the|of|over|what)\b\.?/gi;
+
+function sought(asked: string, view: Desk["view"]): Report[] {
+  const words = asked.replace(JOINING, " ").trim();
+  if (words.length < LEAST_LETTERS) return [];
+  return offersOf({ id: "items" }, view)
+    .filter((offer) =>
+      isFound(words, [printReport(offer, view.catalog), soughtWords(offer, view.catalog)]),
+    )
+    .slice(0, MOST_OFFERS);
 }
 
 async function itemsBy(

@@ -25,7 +25,7 @@ const REPORTS: readonly {
   },
   { name: "Open faults", sentence: "count faults where status is open as number" },
   {
-    name: "Signed off this month",
+    name: "Finished this month",
     sentence: "count items where finished during this month so far as number",
   },
   {
@@ -181,7 +181,7 @@ const REPORTS: readonly {
 const BOARD: readonly (readonly [string, number, number, number, number])[] = [
   ["Open faults by priority", 0, 0, 5, 6],
   ["Open faults", 5, 0, 2, 3],
-  ["Signed off this month", 5, 3, 2, 3],
+  ["Finished this month", 5, 3, 2, 3],
   ["Faults by service", 7, 0, 5, 6],
   ["Requests each week", 0, 6, 4, 6],
   ["Finished each month, by kind", 4, 6, 4, 6],

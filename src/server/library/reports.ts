@@ -8,6 +8,7 @@ import {
   checkReport,
   printReport,
   sentencePieces,
+  soughtWords,
   usesSavedFilter,
   type Report,
 } from "@/core/kinds";
@@ -56,6 +57,7 @@ export async function listReports(
       purpose: row.purpose,
       category: row.category,
       pieces: sentencePieces(definition, catalog),
+      sought: soughtWords(definition, catalog),
       shape: definition.shape ?? null,
       owner: row.owner,
       mine: row.ownerId === viewer.person,

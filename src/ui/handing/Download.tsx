@@ -22,7 +22,7 @@ export interface DownloadProps {
 /** A report as a file: which format, figure or records, which paper; long ones say how far they are, and can be stopped. */
 export function Download({ report, dress, title, link, opened, isOpen, onClose }: DownloadProps) {
   const [format, setFormat] = useState<ExportId>("xlsx");
-  const [of, setOf] = useState<"figure" | "records">("records");
+  const [of, setOf] = useState<"figure" | "records">("figure");
   const [paper, setPaper] = useState<"A4" | "Letter">("A4");
   const [way, setWay] = useState<"across" | "upright">("across");
   const [progress, setProgress] = useState<string | null>(null);
@@ -109,8 +109,8 @@ export function Download({ report, dress, title, link, opened, isOpen, onClose }
             label="What"
             value={of}
             options={[
-              ["records", "the records behind it"],
               ["figure", "the figure"],
+              ["records", "the records behind it"],
             ]}
             onChange={setOf}
           />

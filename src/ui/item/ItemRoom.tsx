@@ -3,7 +3,7 @@ import type { ItemField, ItemPage } from "@/contract/items";
 import { useRouter } from "next/navigation";
 import { Button as AriaButton } from "react-aria-components";
 import styled from "styled-components";
-import { durationWords } from "@/core/base";
+import { durationWords, hoursWords } from "@/core/base";
 import { clockText, localDay, longDayText, parseInstant } from "@/core/time";
 import Link from "next/link";
 
@@ -210,6 +210,24 @@ const WHEN = [
   "reassigned",
   "reopened",
 ];
+const DURATIONS: ReadonlySet<string> = new Set([
+  "age",
+  "age in status",
+  "lead time",
+  "cycle time",
+  "estimate",
+  "remaining estimate",
+]);
+
+/** "missed, 12 h of 8 h": what is promised of an item, and how much of its clock it took. */
+function promiseWords(
+  which: "response" | "resolution",
+  value: (id: string) => string | null,
+): string | null {
+  const [state, taken, target] = [`SLA ${which}`, `${which} time`, `${which} target`].map(value);
+  if (state === null || taken === null || target === null) return null;
+  return `${state}, ${hoursWords(taken)} of ${hoursWords(target)}`;
+}
 
 /** One item: a sentence whose upright words change it, its fields, and its history as spans and as moves. */
 export function ItemRoom({ item, choices, zone, statuses, priorities }: ItemProps) {
@@ -250,6 +268,10 @@ export function ItemRoom({ item, choices, zone, statuses, priorities }: ItemProp
   );
   const pick = (ids: readonly string[]) => ids.flatMap((id) => field(id) ?? []);
   const moves = [...item.moves].reverse();
+  const promises = (["response", "resolution"] as const).flatMap((which) => {
+    const words = promiseWords(which, (id) => field(id)?.value ?? null);
+    return words ? [[which, words] as const] : [];
+  });
   return (
     <Page>
       <Head>
@@ -366,6 +388,19 @@ export function ItemRoom({ item, choices, zone, statuses, priorities }: ItemProp
           {list([...pick(ABOUT), ...custom])}
           <h2>When</h2>
           {list(pick(WHEN))}
+          {promises.length > 0 && (
+            <>
+              <h2>What is promised</h2>
+              <dl>
+                {promises.map(([which, words]) => (
+                  <div key={which}>
+                    <dt>{which}</dt>
+                    <dd>{words}</dd>
+                  </div>
+                ))}
+              </dl>
+            </>
+          )}
         </aside>
       </Body>
     </Page>

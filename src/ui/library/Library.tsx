@@ -26,7 +26,8 @@ import { Sketch } from "../report";
 import { BringIn } from "./BringIn";
 import { ReportRow } from "./ReportRow";
 import { Rows } from "./rows";
-import { isFound, ORDERS, shelvesOf, textsOf, type Order, type Shelf } from "./shelves";
+import { isFound } from "@/core/base";
+import { ORDERS, shelvesOf, textsOf, type Order, type Shelf } from "./shelves";
 
 const Filters = later(() => import("./Filters"), "Filters");
 const Bin = laterDialog(() => import("./Bin"), "Bin");

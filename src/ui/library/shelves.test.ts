@@ -1,12 +1,14 @@
 import type { ReportLine } from "@/contract/library";
 
-import { isFound, shelvesOf, textsOf } from "./shelves";
+import { isFound } from "@/core/base";
+import { shelvesOf, textsOf } from "./shelves";
 
 const line = (name: string, more: Partial<ReportLine> = {}): ReportLine => ({
   id: 1,
   name,
   purpose: "",
   category: "",
+  sought: "trend over time",
   pieces: [{ text: "count" }, { text: "faults" }] as ReportLine["pieces"],
   shape: null,
   owner: "Mika Brandt",

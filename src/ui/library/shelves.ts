@@ -1,5 +1,4 @@
 import type { ReportLine } from "@/contract/library";
-import { folded } from "@/core/base";
 
 /** How the reports of a shelf are put in order. */
 export const ORDERS = [
@@ -24,24 +23,14 @@ const orders: Readonly<Record<Order, (a: ReportLine, b: ReportLine) => number>> 
   name: byName,
 };
 
-/** For finding by name an accent may be left out, which a condition never does. */
-const plain = (text: string): string => folded(text).normalize("NFD").replace(/\p{M}/gu, "");
-
-/** Whether every word is in the name, the purpose, the category, the owner or the sentence. */
-export function isFound(words: string, texts: readonly string[]): boolean {
-  const text = plain(texts.join(" "));
-  return plain(words)
-    .split(/\s+/)
-    .filter(Boolean)
-    .every((word) => text.includes(word));
-}
-
+/** What a report is found by. */
 export const textsOf = (report: ReportLine): string[] => [
   report.name,
   report.purpose,
   report.category,
   report.owner,
   report.pieces.map((piece) => piece.text).join(" "),
+  report.sought,
 ];
 
 export interface Shelf {

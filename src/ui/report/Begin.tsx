@@ -1,7 +1,7 @@
 "use client";
-import { type Report, parseSentence, printReport, sentencePieces } from "@/core/kinds";
+import { offersOf, printReport, sentencePieces, type Report } from "@/core/kinds";
 import styled from "styled-components";
-import type { AskContext, SubjectId } from "@/core/catalog";
+import type { AskContext } from "@/core/catalog";
 
 import { Fragment } from "react";
 import { Sketch } from "./Sketch";
@@ -49,40 +49,6 @@ const Grid = styled.div`
   }
 `;
 
-const LIKELY: Readonly<Partial<Record<SubjectId, readonly string[]>>> = {
-  items: [
-    "count $ where status is open by priority as bars",
-    "count $ by week of created for last 12 full weeks as columns",
-    "count $ where status is open by team split by priority as pivot",
-    "count $ where status is open by service as donut",
-    "level of $ where status is open by week for last 12 full weeks as line",
-    "count $ by month of finished for last 12 months to date as line",
-    "list $ where assignee is me and status is open showing key, title, priority, age sorted by age descending as list",
-    "count $ where created during last 3 full months by weekday of created split by hour of created as heat map",
-    "median of lead time in days of $ where finished during last 6 full months by team as bars",
-  ],
-  moves: [
-    "count moves by moved by top 10 as bars",
-    "count moves by week of moved on for last 12 full weeks as columns",
-    "count moves where field is status by new value as bars",
-    "count moves where field is assignee by old value top 12 split by new value top 12 as heat map",
-  ],
-  timeEntries: [
-    "sum of minutes in hours of time entries by person top 10 as bars",
-    "sum of minutes in hours of time entries by month of worked on for last 12 months to date as columns",
-    "sum of minutes in hours of time entries by billable as donut",
-  ],
-  costEntries: [
-    "sum of amount of cost entries by kind as bars",
-    "sum of amount of cost entries by month of spent on for last 12 months to date as columns",
-    "sum of amount of cost entries by project top 10 as bars",
-  ],
-  projects: ["count projects by status as bars", "list projects as list"],
-  assets: ["count assets by kind as bars", "list assets as list"],
-  milestones: ["list milestones as list", "count milestones by project top 12 as bars"],
-  weeklyWords: ["list weekly words as list"],
-};
-
 /** Likely first questions about a subject; only those the workspace can answer. */
 export function Begin({
   context,
@@ -93,11 +59,7 @@ export function Begin({
   report: Report;
   onChange: (report: Report) => void;
 }) {
-  const what = context.catalog.subjectWords(report.subject);
-  const begun = (LIKELY[report.subject.id] ?? []).flatMap((sentence) => {
-    const parsed = parseSentence(sentence.replace("$", what), context);
-    return parsed.ok ? [parsed.value] : [];
-  });
+  const begun = offersOf(report.subject, context);
   if (begun.length === 0) return null;
   return (
     <Grid>

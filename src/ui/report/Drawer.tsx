@@ -1,6 +1,6 @@
 "use client";
 import type { OpenedPart } from "@/contract/figures";
-import type { Report } from "@/core/kinds";
+import type { Report, ShownRecords } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import {
   Calculator,
@@ -28,6 +28,7 @@ import { ChangeMany } from "./ChangeMany";
 import { Compare, Look } from "./Compare";
 import { fieldOptions, Foot, samePath } from "./pickers";
 import { partOf } from "./openedPart";
+import { recordsWords } from "./recordsWords";
 import { RecordsTable, type Sorts } from "./RecordsTable";
 import { WorkingsBody, workingsText } from "./Workings";
 
@@ -154,7 +155,7 @@ export function Drawer({
   const canPick = mayChangeItems && report.subject.id === "items";
   const [showing, setShowing] = useState<readonly (readonly string[])[] | null>(null);
   const [sorts, setSorts] = useState<Sorts>([]);
-  const [count, setCount] = useState<number | null>(null);
+  const [count, setCount] = useState<Pick<ShownRecords, "count" | "different"> | null>(null);
   const shown =
     showing?.filter((ids) => context.catalog.findPath(report.subject.id, ids)) ?? columnsOf(report);
   const known = sorts.filter((sort) => context.catalog.findPath(report.subject.id, sort.field));
@@ -200,9 +201,7 @@ export function Drawer({
               {part && <i aria-hidden />}
               <b>{part ? opened!.label : "All"}</b>
               {count !== null && (
-                <span>
-                  · {numberText(count)} {context.catalog.countedWords(report.subject, count)}
-                </span>
+                <span>· {recordsWords(count, report, part, context.catalog)}</span>
               )}
               {part && opened?.about && (
                 <span style={{ color: "var(--ink-3)" }}>{opened.about}</span>

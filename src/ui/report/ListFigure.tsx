@@ -157,7 +157,7 @@ export function ListFigure({
         <Grouped context={context} report={report} table={table} onCount={setCount} />
       ) : (
         <div style={{ flex: 1, minHeight: 0, display: "flex", flexDirection: "column" }}>
-          <RecordsTable bare report={report} {...table} onCount={setCount} />
+          <RecordsTable bare report={report} {...table} onCount={({ count }) => setCount(count)} />
           <Totals context={context} report={report} showing={showing} />
         </div>
       )}

@@ -128,7 +128,7 @@ export interface RecordsTableProps {
   readonly showing: readonly (readonly string[])[];
   readonly sorts: Sorts;
   readonly onSort: (sorts: Sorts) => void;
-  readonly onCount?: (count: number) => void;
+  readonly onCount?: (records: Pick<ShownRecords, "count" | "different">) => void;
   readonly bare?: boolean;
   /** Keys of the items that are picked, where they can be. */
   readonly picked?: ReadonlySet<string>;
@@ -186,7 +186,7 @@ export function RecordsTable({
     if (last >= rows.length - 40 && hasNextPage && !isFetching) void fetchNextPage();
   }, [last, rows.length, hasNextPage, isFetching, fetchNextPage]);
   useEffect(() => {
-    if (first) onCount?.(first.count);
+    if (first) onCount?.(first);
   }, [first, onCount]);
   if (error)
     return (

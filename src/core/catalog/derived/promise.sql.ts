@@ -22,6 +22,19 @@ export const promiseKept = (row: DerivedRow, which: Promised): Fragment =>
   );
 
 /** In minutes. */
+export const promiseTarget = (row: DerivedRow, which: Promised): Fragment =>
+  promise(row, which, sql`NULL::numeric`, ({ target }) => sql`(${target})::numeric / ${MINUTE_US}`);
+
+/** In minutes. */
+export const promiseTime = (row: DerivedRow, which: Promised): Fragment =>
+  promise(
+    row,
+    which,
+    sql`NULL::numeric`,
+    ({ taken, ran }) => sql`COALESCE(${taken}, ${ran})::numeric / ${MINUTE_US}`,
+  );
+
+/** In minutes. */
 export const promiseTimeLeft = (row: DerivedRow, which: Promised): Fragment =>
   promise(
     row,

@@ -7,7 +7,11 @@ import { newValue } from "./newValue.sql";
 import { oldValue } from "./oldValue.sql";
 import { reassigned } from "./reassigned.sql";
 import { reopened } from "./reopened.sql";
+import { resolutionTarget } from "./resolutionTarget.sql";
+import { resolutionTime } from "./resolutionTime.sql";
 import { resolutionTimeLeft } from "./resolutionTimeLeft.sql";
+import { responseTarget } from "./responseTarget.sql";
+import { responseTime } from "./responseTime.sql";
 import { responseTimeLeft } from "./responseTimeLeft.sql";
 import { slaResolution } from "./slaResolution.sql";
 import { slaResponse } from "./slaResponse.sql";
@@ -30,6 +34,10 @@ export const derivedSql = {
   timeSpent,
   slaResponse,
   slaResolution,
+  responseTarget,
+  responseTime,
+  resolutionTarget,
+  resolutionTime,
   responseTimeLeft,
   resolutionTimeLeft,
   reassigned,

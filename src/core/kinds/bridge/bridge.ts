@@ -43,6 +43,7 @@ function conflicts(report: BridgeReport): Conflict[] {
 export const bridge = defineKind<BridgeReport>({
   words: "bridge",
   tells: "why a level moved",
+  sought: "history why changed difference waterfall",
   isPast: true,
   opens: ["bridge of"],
   begin: (cursor, context) => ({

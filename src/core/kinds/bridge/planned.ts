@@ -7,7 +7,7 @@ import { historyNotes } from "../historyNotes";
 import { sheetNumber, toldNumber } from "../numbers";
 import { listed, type Opened, type RecordSource } from "../opened";
 import { shownHistory } from "../past";
-import { planDeciding } from "../planDeciding";
+import { lastSteps } from "../planDeciding";
 import { bridgeAnswer, type BridgeAnswer } from "./answer";
 import type { BridgeReport } from "./definition";
 import { bridgeParts } from "./parts";
@@ -83,10 +83,16 @@ export const bridgePlanned = definePlanned<BridgeReport, BridgeAnswer>({
   source,
   partNamed: (_report, group, split) =>
     planned(split === undefined ? { path: group.map(String) } : null),
-  deciding: (report, _opened, ids, view) => {
+  *deciding(report, _opened, rows, view) {
     const ends = [borderOf(report.from, view), borderOf(report.to, view)];
     const stretch = { first: Math.min(...ends), last: Math.max(...ends) };
-    return planDeciding(report, stretch, undefined, ids, view);
+    const steps = yield* lastSteps(
+      report,
+      stretch,
+      rows.map((row) => row.id),
+      view,
+    );
+    return rows.map((row) => steps.get(row.id));
   },
   notes: historyNotes,
 });

@@ -1,5 +1,5 @@
 import { Exact } from "../../base";
-import type { Condition } from "../../filter";
+import { STATUS_IS_OPEN } from "../../filter";
 import {
   burndownOf,
   forecastOf,
@@ -53,13 +53,6 @@ interface History {
 const SEED = 20_261;
 /** Days ahead that are named at most. */
 const MOST_AHEAD = 600;
-
-const OPEN: Condition = {
-  kind: "test",
-  field: ["stage"],
-  operator: "is",
-  values: [{ kind: "stage", stage: "open" }],
-};
 
 /**
  * By when the remaining work may be done (calculations, section 9): of a sprint from the steps of its team's sprints while
@@ -176,7 +169,7 @@ function flowsOf(
     ...(unit === "count" ? {} : { measure: { measure: "sum", field: [unit] } }),
     grain: "day",
     period: { kind: "span", from: days[0], to: days[days.length - 1] },
-    where: parts.length ? { kind: "all", of: [...parts, OPEN] } : OPEN,
+    where: parts.length ? { kind: "all", of: [...parts, STATUS_IS_OPEN] } : STATUS_IS_OPEN,
   };
 }
 

@@ -101,7 +101,9 @@ describe("values in words", () => {
     ["1234567", null, "1\u202f234\u202f567"],
     ["0.5", null, "0.5"],
     ["3.14159", null, "3.14"],
-    ["90", "minutes", "90 min"],
+    ["90", "minutes", "1 h 30 min"],
+    ["3360", "minutes", "56 h"],
+    ["-45.5", "minutes", "−45.5 min"],
     [null, null, "–"],
     ["2026-11-24T15:30:00Z", null, "2026-11-24"],
   ])("%s %s is %s", (value, unit, words) => expect(valueWords(value, unit)).toBe(words));

@@ -12,3 +12,17 @@ export const wayParts = partCodec({
   departed: { sign: "out" },
   revalued: { sign: "re" },
 });
+
+const CROSSED = {
+  arrived: ["arrival", "arrivals"],
+  departed: ["departure", "departures"],
+  revalued: ["change of value", "changes of value"],
+  both: ["arrival or departure", "arrivals and departures"],
+} as const;
+
+/** What the rows of an opened part are. */
+export function crossedWords(path: readonly (string | number)[], count: number): string {
+  const way = path.length > 1 ? wayParts.read(String(path[1])) : null;
+  const [one, many] = CROSSED[way?.kind ?? "both"];
+  return count === 1 ? one : many;
+}

@@ -9,9 +9,9 @@ import { bucketPath } from "../namedBucket";
 import type { LevelReport } from "../level/definition";
 import { levelSource } from "../level/planned";
 import { sheetNumber, toldBucket, toldNumber } from "../numbers";
-import { among, listed, type Opened, type RecordSource } from "../opened";
+import { listed, type Opened, type RecordSource } from "../opened";
 import { shownHistory } from "../past";
-import { planDeciding, type Turn } from "../planDeciding";
+import { stepsAt } from "../planDeciding";
 import { crossingsAnswer, type CrossingsAnswer } from "./answer";
 import type { CrossingsReport } from "./definition";
 import { crossingParts, wayParts } from "./parts";
@@ -50,29 +50,28 @@ function partOf(report: CrossingsReport, { path, split }: Opened, view: Viewpoin
   return { stretch: stretchOf(axis, asked), way: way?.kind };
 }
 
-const TURNS = { arrived: "in", departed: "out", revalued: "re" } as const satisfies Record<
-  string,
-  Turn
->;
+type Way = "arrived" | "departed" | "revalued";
 
-/** Those that came or went in a stretch, or changed their value in it. */
+/** Those that came or went in a stretch, or changed their value in it: once for each time they did. */
 function crossed(
   report: CrossingsReport,
   { first, last }: Stretch,
-  way: keyof typeof TURNS | undefined,
+  way: Way | undefined,
   view: Viewpoint,
 ): RecordSource {
-  const within = (at: Fragment) => sql`${at} >= ${instant(first)} AND ${at} < ${instant(last)}`;
-  const tests = {
-    arrived: sql`came AND ${within(sql`a`)}`,
-    departed: sql`went AND ${within(sql`z`)}`,
-    revalued: sql`change <> 0 AND ${within(sql`a`)}`,
+  const stays = sql`(${staysSql(report, view, first)}) stays`;
+  const stepsOf = (test: Fragment, at: Fragment) =>
+    sql`SELECT id, ${at} AS at FROM ${stays} WHERE ${test} AND ${at} >= ${instant(first)} AND ${at} < ${instant(last)}`;
+  const steps = {
+    arrived: () => stepsOf(sql`came`, sql`a`),
+    departed: () => stepsOf(sql`went`, sql`z`),
+    revalued: () => stepsOf(sql`change <> 0`, sql`a`),
   };
-  const asked = way ? tests[way] : sql`(${tests.arrived}) OR (${tests.departed})`;
-  return among(sql`SELECT id FROM (${staysSql(report, view, first)}) stays WHERE ${asked}`, {
-    ...view,
-    deletedToo: true,
-  });
+  return {
+    view: { ...view, deletedToo: true },
+    tests: () => [],
+    steps: way ? steps[way]() : sql`${steps.arrived()} UNION ALL ${steps.departed()}`,
+  };
 }
 
 function* source(
@@ -155,10 +154,9 @@ export const crossingsPlanned = definePlanned<CrossingsReport, CrossingsAnswer>(
   source,
   partNamed: (report, group, split, view) =>
     planned(split === undefined ? { path: bucketPath(report, group, view) } : null),
-  *deciding(report, opened, ids, view) {
-    const part = partOf(report, opened, view);
-    if (!part?.stretch) return new Map();
-    return yield* planDeciding(report, part.stretch, part.way && TURNS[part.way], ids, view);
+  *deciding(report, _opened, rows, view) {
+    const stepped = rows.flatMap(({ id, at }) => (at === undefined ? [] : [{ id, at }]));
+    return yield* stepsAt(report, stepped, view);
   },
   notes: historyNotes,
 });

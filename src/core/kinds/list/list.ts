@@ -109,6 +109,7 @@ const forClause: ListClause = {
 export const list = defineKind<ListReport>({
   words: "list",
   tells: "the records themselves",
+  sought: "table rows records",
   isPast: false,
   opens: ["list"],
   begin: (cursor, context) => ({

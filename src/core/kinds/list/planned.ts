@@ -21,12 +21,9 @@ function* answer(report: ListReport, view: Viewpoint, limit: number): Plan<Recor
     offset: 0,
     limit,
   };
-  return yield* pageOf(
-    report,
-    ask,
-    relation,
-    () => sql`FROM ${relation.from()} WHERE ${joined([...tests, relation.guard()], " AND ")}`,
-  );
+  const from = () =>
+    sql`FROM ${relation.from()} WHERE ${joined([...tests, relation.guard()], " AND ")}`;
+  return yield* pageOf(report, ask, { relation, from, stepAt: null });
 }
 
 const source = (report: ListReport, view: Viewpoint): RecordSource => ({

@@ -1,6 +1,7 @@
 import type { AnswerOf, CountReport, Report } from "@/core/kinds";
 import type { AskContext } from "@/core/catalog";
 import { isBareCount, type Group } from "@/core/definition";
+import { STATUS_IS_OPEN } from "@/core/filter";
 import { measures } from "@/core/measure";
 import { addMonths, localDay } from "@/core/time";
 import { ComparedPicker, GroupPicker, MeasurePicker, PeriodPicker } from "../pickers";
@@ -76,6 +77,8 @@ const HISTORIES: readonly Addition<CountReport>[] = [
       kind: "crossings",
       which: "both",
       ...asked(report),
+      // Without a condition only creations and deletions would come and go.
+      ...(report.where ? {} : { where: STATUS_IS_OPEN }),
       grain: "month",
       period: LAST_YEAR,
       shape: "columns",

@@ -3,7 +3,14 @@ import type { Report } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { ArrowDown, ArrowUp, X } from "lucide-react";
 import { useState } from "react";
-import { isDate, isNumeric, lastOf, type AskContext } from "@/core/catalog";
+import {
+  isDate,
+  isNumeric,
+  lastOf,
+  type AskContext,
+  type Field as CatalogField,
+  type Unit,
+} from "@/core/catalog";
 import type { Group } from "@/core/definition";
 import type { Value } from "@/core/filter";
 import { conditionText, parseConditionText, valueText } from "@/core/sentence";
@@ -61,7 +68,7 @@ export function GroupPicker({
         ],
       });
     const field = lastOf(catalog.findPath(subject, ids)!);
-    onGroup({ field: [...ids], ...(isDate(field) ? { grain: group?.grain ?? "month" } : {}) });
+    onGroup({ field: [...ids], ...stretchesOf(field, group) });
   };
   const field = path && lastOf(path);
   return (
@@ -145,6 +152,22 @@ export function GroupPicker({
       </Foot>
     </div>
   );
+}
+
+/** Borders of the ranges in which durations are offered: a group for each minute says nothing. */
+const RANGES: Readonly<Record<Unit, readonly string[]>> = {
+  days: ["1", "7", "30", "90"],
+  hours: ["1", "8", "24", "72"],
+  minutes: ["30", "60", "240", "480"],
+};
+
+/** How the values of a field are put together when it is chosen: dates by month, durations in ranges. */
+function stretchesOf(
+  field: CatalogField,
+  group: Group | null,
+): Pick<Group, "grain" | "ranges"> {
+  if (isDate(field)) return { grain: group?.grain ?? "month" };
+  return field.type === "duration" ? { ranges: [...RANGES[field.unit ?? "minutes"]] } : {};
 }
 
 /** Ranges of a number: even ones, or borders of one's own. */

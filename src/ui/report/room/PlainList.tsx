@@ -29,7 +29,7 @@ export function PlainList({ report, asGroups }: { report: CountReport; asGroups:
           showing={showing}
           sorts={sorts}
           onSort={setSorts}
-          onCount={setCount}
+          onCount={({ count }) => setCount(count)}
         />
       </div>
     </>
