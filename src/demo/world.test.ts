@@ -147,4 +147,16 @@ describe("its stories are there to be found", () => {
       count((get) => get("created_at").startsWith(`2026-${m}`) && get("key").startsWith("D"));
     expect(month("07")).toBeGreaterThan(month("04") * 1.3);
   });
+  test("each team's sprints have work in them, of which some is left over at their closing", () => {
+    const sprints = column("sprints", "sprint");
+    const of = (name: string) => count((get) => get("sprint") === name);
+    const running = sprints.filter((_, i) => !column("sprints", "closed_at")[i]);
+    expect(running.length).toBe(2);
+    for (const name of running) expect(of(name)).toBeGreaterThan(5);
+    const closings = new Set(column("sprints", "closed_at").filter(Boolean));
+    const carried = world.moves!.rows.filter(
+      (move) => move[2] === "sprint" && closings.has(move[1]),
+    );
+    expect(carried.length).toBeGreaterThan(10);
+  });
 });

@@ -107,6 +107,36 @@ describe("files", () => {
     expect(rows[0].length).toBeGreaterThan(2);
     expect(rows.length).toBeGreaterThan(4);
   });
+  test("a duration goes out in the unit that its heading names", async () => {
+    const list =
+      "list items where status is open showing created, age, time spent, resolution target as list";
+    const made = await file(asked("csv", list));
+    const [headings, ...rows] = parse(await textOf(made.body), { bom: true }) as string[][];
+    expect(headings.slice(1)).toEqual([
+      "age (days)",
+      "time spent (hours)",
+      "resolution target (hours)",
+    ]);
+    expect(rows.length).toBeGreaterThan(5);
+    for (const [created, age] of rows) {
+      const days = (NOW / 1000 - Date.parse(`${created.replace(" ", "T")}Z`)) / 86_400_000;
+      expect(Math.abs(Number(age) - days)).toBeLessThan(0.1);
+    }
+  });
+  test("a flow goes out with one row for each crossing and when it was", async () => {
+    const flow = "arrivals of items where assignee is bram by month for last 2 years";
+    const [headings, ...rows] = parse(await textOf((await file(asked("csv", flow))).body), {
+      bom: true,
+    }) as string[][];
+    expect(headings.at(-1)).toBe("came or went at");
+    const shown = await askFigure(em, builder, reportOf(flow), PLAIN_DRESS);
+    if (shown.kind !== "history" || shown.answer.kind !== "crossings") throw new Error("no flow");
+    const crossings = shown.answer.rows.reduce(
+      (sum, { crossing }) => sum + (crossing ? crossing.arrivals + crossing.departures : 0),
+      0,
+    );
+    expect(rows).toHaveLength(crossings);
+  });
   test("text that a spreadsheet would run is made harmless", async () => {
     await withConnection(em, (client) =>
       client.query("UPDATE items SET title = '=HYPERLINK(\"x\")' WHERE key = 'D1'"),

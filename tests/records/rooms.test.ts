@@ -217,7 +217,7 @@ describe("the report room", () => {
     expect(shown.asOf).toBe("15:30");
     expect(shown.figure.rows.map((row) => row.label)).toEqual(["P1", "P2", "P3", "P4", "not set"]);
     expect(shown.says.map((said) => said.text).join("")).toMatch(
-      /^On 24 Nov \d+ items; \d+ of them P3\.$/,
+      /^On 24 Nov 2026 \d+ items were open; \d+ of them under P3\.$/,
     );
   });
   test("as it stood is told", async () => {
@@ -298,6 +298,17 @@ describe("the quick box", () => {
     expect((await find(em, builder, "berth radio 4"))[0]).toMatchObject({
       words: "D1 Berth radio 4: hiss, then nothing",
     }));
+  test.each(["created resolved", "opened vs closed", "what came and went"])(
+    "offers arrivals and departures to who looks for %s",
+    async (words) =>
+      expect((await find(em, builder, words))[0].words).toMatch(
+        /^arrivals and departures of items/,
+      ),
+  );
+  test("offers trends to who looks for one", async () =>
+    expect((await find(em, builder, "trend")).map((one) => one.words)).toEqual(
+      expect.arrayContaining([expect.stringMatching(/^level of|^count items by week/)]),
+    ));
   test("finds nothing for nothing", async () => expect(await kinds("  ")).toEqual([]));
 });
 

@@ -8,6 +8,7 @@ import {
   levelTelling,
   velocityTelling,
 } from "@/core/kinds/planned";
+import type { Speaking } from "@/core/kinds/speaking";
 import type { WorkCalendar } from "@/core/time";
 
 const tellings = {
@@ -17,6 +18,16 @@ const tellings = {
   burndown: burndownTelling,
   velocity: velocityTelling,
 };
+
+/** How sentences speak of some records, by the word for several of them. */
+export const speakingWith = (words: string, calendar: WorkCalendar): Speaking => ({
+  counted: (count) => (String(count) === "1" ? words.replace(/s$/, "") : words),
+  calendar,
+  day: "24 Nov 2026",
+  asks: "nothing",
+  flow: null,
+  compared: null,
+});
 
 /** What is drawn and said of an answer of the past, by its kind. */
 export const historyFigure = (answer: HistoryAnswer, dress: Dress): Figure | null =>
@@ -29,5 +40,7 @@ export function historySays(
   calendar: WorkCalendar,
 ): readonly Said[] {
   const why = whyBlank(answer, words, calendar);
-  return why ? [{ text: why }] : tellings[answer.kind].says(answer as never, words, calendar);
+  return why
+    ? [{ text: why }]
+    : tellings[answer.kind].says(answer as never, speakingWith(words, calendar));
 }

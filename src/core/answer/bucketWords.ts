@@ -1,9 +1,10 @@
 import type { Viewpoint } from "../relation";
 import {
   clockText,
-  daysText,
+  dayText,
   localDay,
   longDayText,
+  startOfDay,
   startOfUnit,
   unitText,
   type Bucket,
@@ -11,11 +12,25 @@ import {
   type Instant,
 } from "../time";
 
-/** What a bucket is called: its unit, or its dates where it is only a part of one. */
-export const bucketLabel = (bucket: Bucket, grain: BucketGrain, { calendar }: Viewpoint): string =>
-  bucket.partial
-    ? daysText(bucket.from, bucket.to)
-    : unitText(startOfUnit(bucket.from, grain, calendar), grain, calendar);
+/** What a bucket is called by the unit that it is of. */
+export const unitLabel = (
+  { from }: Bucket,
+  grain: BucketGrain,
+  { calendar }: Pick<Viewpoint, "calendar">,
+): string => unitText(startOfUnit(from, grain, calendar), grain, calendar);
+
+/** What a flow is called: its unit, or where it begins if that is later: "from 25 May 2026". */
+export function flowLabel(
+  bucket: Bucket,
+  grain: BucketGrain,
+  view: Pick<Viewpoint, "calendar">,
+): string {
+  if (!bucket.partial) return unitLabel(bucket, grain, view);
+  const { zone } = view.calendar;
+  const isWholeDay = bucket.start === startOfDay(bucket.from, zone);
+  const clock = isWholeDay ? "" : `, ${clockText(bucket.start, zone)}`;
+  return `from ${dayText(bucket.from)}${clock}`;
+}
 
 export const momentText = (at: Instant, { calendar }: Viewpoint): string =>
   `${longDayText(localDay(at, calendar.zone))}, ${clockText(at, calendar.zone)}`;

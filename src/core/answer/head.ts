@@ -1,9 +1,10 @@
 import type { Viewpoint } from "../relation";
 import { type Key, groupParts } from "../definition";
 import { numberText } from "../base";
-import { WEEKDAYS, daysText, isBucketGrain, unitText, type Bucket } from "../time";
+import { WEEKDAYS, isBucketGrain, unitText, type Bucket } from "../time";
 
 import { firstOfFold, type Tier } from "../plan";
+import { flowLabel } from "./bucketWords";
 
 /** A group as it is shown and as programs get it. */
 export interface Head {
@@ -108,11 +109,10 @@ function namesOfValue(
     return { name: WEEKDAYS[Number(value) - 1], label: WEEKDAYS[Number(value) - 1] };
   if (group.grain === "hour") return { name: value, label: `${value.padStart(2, "0")}:00` };
   if (group.grain && isBucketGrain(group.grain)) {
-    const whole = unitText(value, group.grain, view.calendar);
-    return {
-      name: bucket?.from ?? value,
-      label: bucket?.partial ? daysText(bucket.from, bucket.to) : whole,
-    };
+    const label = bucket
+      ? flowLabel(bucket, group.grain, view)
+      : unitText(value, group.grain, view.calendar);
+    return { name: bucket?.from ?? value, label };
   }
   if (field.thing) {
     const thing = view.catalog.names.find(field.thing, Number(value));

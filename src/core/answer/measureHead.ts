@@ -16,6 +16,8 @@ export interface MeasureHead {
   readonly working?: true;
   readonly additive: boolean;
   readonly isDate: boolean;
+  /** The zone in which an instant is told as a day. */
+  readonly zone?: string;
   /** A ratio of like to like, told as a percentage. */
   readonly isRatio?: true;
   /** The minutes in the units of the two parts of a ratio. */
@@ -87,6 +89,7 @@ export function simpleHead(
     ...(measure.working ? { working: true as const } : {}),
     additive: kind.additive,
     isDate: !plain && (field.type === "date" || field.type === "instant"),
+    ...(!plain && field.type === "instant" ? { zone: view.calendar.zone } : {}),
   };
 }
 

@@ -21,6 +21,8 @@ export interface Mark {
   readonly written: string;
   readonly color: Color;
   readonly soFar: boolean;
+  /** Its stretch begins late, or ends early: it is not the whole of its unit. */
+  readonly isClipped?: true;
   /** How it compares, in words, where the report compares. */
   readonly change?: string;
   /** The instant that it is of, or the two that it lies between, in words. */

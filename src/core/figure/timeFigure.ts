@@ -11,10 +11,11 @@ export interface Point {
   readonly value: string | null;
   readonly color: Color;
   readonly soFar?: boolean;
+  readonly isClipped?: boolean;
 }
 
 export const timeMark = (
-  { path, split, label, value, color, soFar = false }: Point,
+  { path, split, label, value, color, soFar = false, isClipped = false }: Point,
   unit: string | null,
   dress: Dress,
 ): Mark => {
@@ -29,6 +30,7 @@ export const timeMark = (
     written: dress.labels === "none" || value === null ? "" : words,
     color,
     soFar,
+    ...(isClipped ? { isClipped: true as const } : {}),
   };
 };
 

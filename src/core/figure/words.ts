@@ -1,6 +1,7 @@
 import { Exact, hoursWords, numberText } from "../base";
 import type { MeasureHead } from "../answer";
 import type { Dress } from "../definition";
+import { dayText, localDay, parseInstant } from "../time";
 
 const UNITS: Readonly<Record<string, string>> = { minutes: "min", hours: "h", days: "d" };
 
@@ -10,7 +11,7 @@ export type Wording = Pick<Dress, "valueDecimals" | "unitWords">;
 /** A measured value for people: thin-space thousands, at most two decimals unless said, its unit; "–" for empty. */
 export function valueWords(value: string | null, unit: string | null, dress: Wording = {}): string {
   if (value === null) return "–";
-  if (/^\d{4}-\d\d-\d\d/.test(value)) return value.slice(0, 10);
+  if (/^\d{4}-\d\d-\d\d/.test(value)) return dayText(value.slice(0, 10));
   const exact = new Exact(value);
   if (unit === "minutes" && dress.valueDecimals === undefined && dress.unitWords === undefined)
     return hoursWords(exact);
@@ -32,9 +33,11 @@ function withDecimals(value: Exact, decimals: number): string {
 /** The same of a measure: a ratio without a unit is told as a percentage too. */
 export function measuredWords(
   value: string | null,
-  head: Pick<MeasureHead, "unit" | "isRatio" | "working">,
+  head: Pick<MeasureHead, "unit" | "isRatio" | "working" | "zone">,
   dress: Wording = {},
 ): string {
+  const instant = value !== null && head.zone ? parseInstant(value) : null;
+  if (instant !== null) return dayText(localDay(instant, head.zone!));
   if (value !== null && head.isRatio && head.unit === null && !dress.unitWords)
     return `${numberText(new Exact(value).times(100), dress.valueDecimals ?? 1)} %`;
   return valueWords(value, head.unit, dress);

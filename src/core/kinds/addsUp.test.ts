@@ -55,6 +55,7 @@ describe("how figures of history add up", () => {
   test("a bridge part by part, with the fields of what changed", () => {
     const bridge: BridgeAnswer = {
       kind: "bridge",
+      isOfOpen: true,
       measure,
       from: 0,
       to: 1,

@@ -195,6 +195,7 @@ describe("flows as a figure", () => {
 test("a bridge is drawn from its answer and told with its two levels", () => {
   const bridge: BridgeAnswer = {
     kind: "bridge",
+    isOfOpen: true,
     measure,
     from: at("2026-10-01T00:00:00Z"),
     to: at("2026-11-01T00:00:00Z"),
@@ -281,6 +282,7 @@ describe("what is not known, or never was, is said and not drawn", () => {
   test("a bridge between two dates before any history, or between two empty levels", () => {
     const bridge: BridgeAnswer = {
       kind: "bridge",
+      isOfOpen: true,
       measure,
       from: at("2020-01-01T00:00:00Z"),
       to: at("2020-02-01T00:00:00Z"),

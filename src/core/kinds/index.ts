@@ -47,6 +47,7 @@ export type { BurndownAnswer } from "./burndown/answer";
 export type { VelocityAnswer } from "./velocity/answer";
 export { forecastSentences, oddsWords } from "./burndown/forecastWords";
 export type { ShownForecast } from "./burndown/planForecast";
+export { causeWords as bridgeCauseWords } from "./bridge/causeWords";
 export { bridgeParts } from "./bridge/parts";
 export { burndownParts } from "./burndown/parts";
 export { crossedWords, crossingParts, wayParts } from "./crossings/parts";

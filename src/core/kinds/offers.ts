@@ -10,7 +10,7 @@ const LIKELY: Readonly<Partial<Record<SubjectId, readonly string[]>>> = {
     "count $ by week of created for last 12 full weeks as columns",
     "count $ where status is open by team split by priority as pivot",
     "count $ where status is open by service as donut",
-    "level of $ where status is open by week for last 12 full weeks as line",
+    "level of $ where status is open at week ends for last 12 full weeks as line",
     "arrivals and departures of $ where status is open by week for last 12 full weeks as columns",
     "count $ by month of finished for last 12 months to date as line",
     "list $ where assignee is me and status is open showing key, title, priority, age sorted by age descending as list",

@@ -6,6 +6,7 @@ import type { Viewpoint } from "../relation";
 import type { HistoryAnswer } from "./answers";
 import type { HistoryReport, Report } from "./registry";
 import { asOfWords, type ShownHistory } from "./shown";
+import { speakingOf, type Speaking } from "./speaking";
 import { unknownThen } from "./unknownThen";
 
 /** What is the same for all that is told of the past. */
@@ -55,7 +56,7 @@ export function notKnownThen(report: Report, catalog: Catalog): Said[] {
 /** How each kind tells of its answer: its figure, its sentence, and why there is nothing to draw. */
 export interface Telling<A> {
   figure(answer: A, dress: Dress): Figure | null;
-  says(answer: A, words: string, calendar: WorkCalendar): readonly Said[];
+  says(answer: A, speaking: Speaking): readonly Said[];
   blank(answer: A, words: string, calendar: WorkCalendar): string | null;
 }
 
@@ -70,7 +71,7 @@ export function shownHistory<A extends HistoryAnswer>(
   const { catalog, calendar } = view;
   const words = catalog.subjectWords(report.subject);
   const blank = telling.blank(answer, words, calendar);
-  const says = blank ? [{ text: blank }] : telling.says(answer, words, calendar);
+  const says = blank ? [{ text: blank }] : telling.says(answer, speakingOf(report, view));
   return {
     kind: "history",
     answer,

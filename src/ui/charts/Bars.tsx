@@ -241,7 +241,7 @@ export function Bars({
                       inside={stacked}
                       crowded={sideBySide}
                       longest={longestLabel}
-                      soFar={row.soFar}
+                      isPart={row.soFar || row.isClipped === true}
                     />
                   ) : (
                     <g />
@@ -326,7 +326,7 @@ function Part({
   inside,
   crowded,
   longest,
-  soFar,
+  isPart,
 }: {
   box: Box;
   place: number;
@@ -337,7 +337,7 @@ function Part({
   inside: boolean;
   crowded: boolean;
   longest: number;
-  soFar: boolean;
+  isPart: boolean;
 }) {
   const { x = 0, y = 0, width = 0, height = 0 } = box;
   if (mark.value === null || (mark.value === 0 && inside)) return <g />;
@@ -371,7 +371,7 @@ function Part({
             fill="var(--ink)"
           />
         ))}
-      {soFar && <rect x={left} y={y} width={w} height={h} fill="var(--lit)" opacity={0.45} />}
+      {isPart && <rect x={left} y={y} width={w} height={h} fill="var(--lit)" opacity={0.45} />}
       {isOpen && lying && (
         <>
           <rect x={left} y={y - 6} width={w} height={3.5} fill="var(--brass)" />

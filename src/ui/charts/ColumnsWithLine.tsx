@@ -225,7 +225,7 @@ export function ColumnsWithLine({
                         stroke={drawn.opened === markId(mark) ? "var(--brass)" : "none"}
                         strokeWidth={3}
                       />
-                      {mark.soFar && (
+                      {(mark.soFar || mark.isClipped) && (
                         <rect
                           x={x}
                           y={y}

@@ -1,5 +1,5 @@
 "use client";
-import { useMemo } from "react";
+import { Fragment, useMemo } from "react";
 import {
   Area,
   Brush,
@@ -45,9 +45,10 @@ interface LinesProps {
 const markIn = (figure: Figure, row: FigureRow, i: number): Mark =>
   figure.series.length ? row.parts[i] : row;
 
-/** What each point comes to, each to a whole of 100 % if asked. */
-const rowsOf = (figure: Figure, full: boolean) =>
-  figure.rows.map((row, index) => {
+/** What each point comes to, each to a whole of 100 % if asked; `w`: of whole stretches, `j`: of what joins others to them. */
+const rowsOf = (figure: Figure, full: boolean) => {
+  const { whole, joins } = partPlaces(figure.rows);
+  return figure.rows.map((row, index) => {
     const scaled = ({ value }: Mark) =>
       value === null || !full
         ? value
@@ -58,17 +59,27 @@ const rowsOf = (figure: Figure, full: boolean) =>
               : value,
             1e-9,
           );
-    return {
-      index,
-      label: row.label,
-      ...Object.fromEntries(
-        (figure.series.length ? figure.series : [null]).map((_, i) => [
-          `v${i}`,
-          scaled(markIn(figure, row, i)),
-        ]),
-      ),
-    };
+    const values = (figure.series.length ? figure.series : [null]).flatMap((_, i) => {
+      const value = scaled(markIn(figure, row, i));
+      return [
+        [`v${i}`, value],
+        [`w${i}`, whole.includes(index) ? value : null],
+        [`j${i}`, joins.includes(index) ? value : null],
+      ];
+    });
+    return { index, label: row.label, ...Object.fromEntries(values) };
   });
+};
+
+/** The places of a line that are not whole stretches, and those next to them: what joins them is dashed. */
+export function partPlaces(rows: readonly FigureRow[]): { whole: number[]; joins: number[] } {
+  const isPart = (row: FigureRow | undefined) => Boolean(row && (row.soFar || row.isClipped));
+  const places = rows.map((_, i) => i);
+  return {
+    whole: places.filter((i) => !isPart(rows[i])),
+    joins: places.filter((i) => isPart(rows[i]) || isPart(rows[i - 1]) || isPart(rows[i + 1])),
+  };
+}
 
 /**
  * Lines or areas, one for each part, named at the right end; areas lie on one another, to 100 % if asked. `flags` are
@@ -114,6 +125,7 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
       .reverse()
       .find((i) => markOf(figure.rows[i], 0).value !== null) ?? rows.length - 1;
   const running = figure.rows.find((row) => row.soFar);
+  const clipped = figure.rows.find((row) => row.isClipped && !row.soFar);
   const under = groupAxis(drawn);
   // Where the values written at the points would run into one another, only some of them are.
   const longest = Math.max(0, ...figure.rows.map((row) => row.written.length));
@@ -198,6 +210,19 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
                 }}
               />
             )}
+            {clipped && (
+              <ReferenceLine
+                x={clipped.label}
+                stroke="var(--ink-3)"
+                strokeDasharray="2 3"
+                label={{
+                  value: clipped.label,
+                  position: "insideTopLeft",
+                  fill: "var(--ink-2)",
+                  fontSize: 12,
+                }}
+              />
+            )}
             {[...series.keys()].map((i) => {
               const one = series[i];
               const color = one?.color ?? figure.rows[0]?.color ?? "c1";
@@ -238,11 +263,24 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
                   activeDot={false}
                 />
               ) : (
-                <Line
-                  {...shared}
-                  key={i}
-                  strokeDasharray={figure.series.length ? DASHES[i % DASHES.length] : ""}
-                />
+                <Fragment key={i}>
+                  <Line
+                    {...shared}
+                    key={`w${i}`}
+                    dataKey={`w${i}`}
+                    dot={false}
+                    strokeDasharray={figure.series.length ? DASHES[i % DASHES.length] : ""}
+                  />
+                  <Line
+                    {...shared}
+                    key={`j${i}`}
+                    dataKey={`j${i}`}
+                    dot={false}
+                    strokeWidth={1.4}
+                    strokeDasharray="1 5"
+                  />
+                  <Line {...shared} key={`v${i}`} stroke="none" />
+                </Fragment>
               );
             })}
             {slider && <Brush dataKey="label" {...SLIDER} onChange={onSlide} />}

@@ -1,5 +1,5 @@
 "use client";
-import type { BridgeAnswer } from "@/core/kinds";
+import { bridgeCauseWords, type BridgeAnswer } from "@/core/kinds";
 
 import { valueWords } from "@/core/figure";
 import { opens, ticksTo, type Drawn } from "./drawing";
@@ -40,13 +40,13 @@ export function Waterfall({
   answer.parts.forEach((part, i) => {
     const amount = Number(part.amount);
     steps.push({
-      label: part.cause,
+      label: bridgeCauseWords(part, answer.isOfOpen),
       from: at,
       to: at + amount,
       kind: amount < 0 ? "out" : "in",
       words: `${amount > 0 ? "+" : ""}${valueWords(part.amount, unit, drawn.dress)}`,
       key: `p${i}`,
-      about: part.fields.join(", "),
+      about: "",
     });
     at += amount;
   });

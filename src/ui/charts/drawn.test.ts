@@ -269,6 +269,7 @@ describe("the drawings of a sprint", () => {
 test("a waterfall leads from one level to the other, and each of its parts opens", () => {
   const bridge: BridgeAnswer = {
     kind: "bridge",
+    isOfOpen: true,
     measure: answer.measures[0],
     from: 0,
     to: 1,

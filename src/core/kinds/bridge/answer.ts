@@ -1,5 +1,6 @@
 import { inUnit, simpleHead, type MeasureHead } from "../../answer";
 import type { Instant } from "../../time";
+import { speakingOf } from "../speaking";
 import type { BridgeParts } from "./planBridge";
 
 export interface BridgeAnswer {
@@ -19,6 +20,10 @@ export interface BridgeAnswer {
     readonly count: number;
     readonly keys: readonly string[];
   }[];
+  /** How often anything came in and went out between the dates; where it is told. */
+  readonly inAll?: { readonly arrivals: number; readonly departures: number };
+  /** The level is of what is open. */
+  readonly isOfOpen: boolean;
   readonly asOf: Instant;
 }
 
@@ -33,6 +38,7 @@ export function bridgeAnswer({
   levelTo,
   since,
   parts,
+  inAll,
 }: BridgeParts): BridgeAnswer {
   const head = simpleHead(report.measure ?? COUNT, report, view);
   const told = (value: string) => inUnit(value, head, view);
@@ -52,6 +58,8 @@ export function bridgeAnswer({
       count: part.count,
       keys: part.items.flatMap(({ key }) => key ?? []),
     })),
+    ...(inAll ? { inAll } : {}),
+    isOfOpen: speakingOf(report, view).asks === "open",
     asOf: view.now,
   };
 }

@@ -41,6 +41,8 @@ export interface BridgeParts {
   /** The first instant with any history. */
   readonly since: Instant | null;
   readonly parts: readonly BridgePart[];
+  /** How often anything came in and went out between the dates; where it was asked. */
+  readonly inAll?: { readonly arrivals: number; readonly departures: number };
 }
 
 const COLUMNS: Readonly<Record<TrackedField, string>> = {

@@ -1,5 +1,6 @@
-import { borderOf, planned, type Plan } from "../../plan";
+import { borderOf, instant, planned, type Plan } from "../../plan";
 import type { Viewpoint } from "../../relation";
+import { compile, sql, type Fragment } from "../../sql";
 import { localDay, type WorkCalendar } from "../../time";
 import { signed } from "../addsUp";
 import { definePlanned, type FigureTable } from "../definePlanned";
@@ -11,7 +12,9 @@ import { lastSteps } from "../planDeciding";
 import { bridgeAnswer, type BridgeAnswer } from "./answer";
 import type { BridgeReport } from "./definition";
 import { bridgeParts } from "./parts";
-import { planBridge } from "./planBridge";
+import { planBridge, type BridgeParts } from "./planBridge";
+import { staysSql } from "../crossings/planCrossings";
+import { causeWords } from "./causeWords";
 import { bridgeTelling } from "./telling";
 
 function* answer(report: BridgeReport, view: Viewpoint): Plan<BridgeAnswer> {
@@ -45,9 +48,6 @@ const body = ({ levelFrom, levelTo, parts }: BridgeAnswer): object => ({
   })),
 });
 
-const causeWords = ({ cause, fields }: BridgeAnswer["parts"][number]): string =>
-  fields.length ? `${cause}: ${fields.join(", ")}` : cause;
-
 function table(given: BridgeAnswer, { zone }: WorkCalendar): FigureTable {
   const level = (at: number, value: string | null) => [
     `level on ${localDay(at - 1, zone)}`,
@@ -59,7 +59,7 @@ function table(given: BridgeAnswer, { zone }: WorkCalendar): FigureTable {
     rows: [
       level(given.from, given.levelFrom),
       ...given.parts.map((part) => [
-        causeWords(part),
+        causeWords(part, given.isOfOpen),
         sheetNumber(part.amount),
         part.keys.join(" "),
       ]),
@@ -68,10 +68,29 @@ function table(given: BridgeAnswer, { zone }: WorkCalendar): FigureTable {
   };
 }
 
+const shortly = ({ cause, fields }: BridgeAnswer["parts"][number]): string =>
+  fields.length ? `${cause}: ${fields.join(", ")}` : cause;
+
+/** The whole flow between the dates: a bridge tells only of those that are on one side. */
+function* planInAll(report: BridgeReport, view: Viewpoint): Plan<BridgeParts["inAll"] & object> {
+  const [first, last] = [borderOf(report.from, view), borderOf(report.to, view)];
+  const within = (at: Fragment) => sql`${at} >= ${instant(first)} AND ${at} < ${instant(last)}`;
+  const stays = staysSql(report, view, first);
+  const [[[arrivals, departures]]] = yield [
+    compile(
+      sql`SELECT count(*) FILTER (WHERE came AND ${within(sql`a`)}), count(*) FILTER (WHERE went AND ${within(sql`z`)}) FROM (${stays}) stays`,
+    ),
+  ];
+  return { arrivals: Number(arrivals), departures: Number(departures) };
+}
+
 export const bridgePlanned = definePlanned<BridgeReport, BridgeAnswer>({
   answer,
   *shown(report, dress, view) {
-    const parts = yield* planBridge(report, view, "counts");
+    const parts = {
+      ...(yield* planBridge(report, view, "counts")),
+      inAll: yield* planInAll(report, view),
+    };
     return shownHistory(bridgeAnswer(parts), report, dress, view, bridgeTelling);
   },
   body: (given) => planned(body(given)),
@@ -79,7 +98,7 @@ export const bridgePlanned = definePlanned<BridgeReport, BridgeAnswer>({
   addsUp: (given) =>
     given.levelFrom === null
       ? null
-      : `${given.levelFrom} at the first${given.parts.map((part) => signed(part.amount, causeWords(part))).join("")} = ${given.levelTo} at the second`,
+      : `${given.levelFrom} at the first${given.parts.map((part) => signed(part.amount, shortly(part))).join("")} = ${given.levelTo} at the second`,
   source,
   partNamed: (_report, group, split) =>
     planned(split === undefined ? { path: group.map(String) } : null),

@@ -1,6 +1,28 @@
-import { strong, valueWords } from "../../figure";
+import { numberText } from "../../base";
+import { strong, valueWords, type Said } from "../../figure";
 import { beforeHistory, unknownBefore, type Telling } from "../past";
+import { measureSaid, type Speaking } from "../speaking";
 import type { BridgeAnswer } from "./answer";
+
+function says(
+  { levelFrom, levelTo, measure, parts, begins, from, inAll }: BridgeAnswer,
+  { counted, calendar }: Speaking,
+): Said[] {
+  const isCount = measure.words === "count";
+  const what = isCount ? ` ${counted(levelTo ?? 0)}` : "";
+  const flows = inAll
+    ? ` In all ${numberText(inAll.arrivals)} came in and ${numberText(inAll.departures)} went out between them.`
+    : "";
+  return [
+    { text: isCount ? "From " : `The ${measureSaid(measure)} of ${counted(2)}: from ` },
+    strong(valueWords(levelFrom, measure.unit)),
+    { text: " to " },
+    strong(valueWords(levelTo, measure.unit)),
+    {
+      text: `${what}; ${parts.length ? "every part opens its items" : "nothing moved between them"}.${flows}${unknownBefore(begins, from, calendar)}`,
+    },
+  ];
+}
 
 export const bridgeTelling: Telling<BridgeAnswer> = {
   figure: () => null,
@@ -9,13 +31,5 @@ export const bridgeTelling: Telling<BridgeAnswer> = {
     (parts.length === 0 && Number(levelFrom) === 0
       ? `No ${words} matched this at either date.`
       : null),
-  says: ({ levelFrom, levelTo, measure, parts, begins, from }, words, calendar) => [
-    { text: "From " },
-    strong(valueWords(levelFrom, measure.unit)),
-    { text: " to " },
-    strong(valueWords(levelTo, measure.unit)),
-    {
-      text: ` ${words}: ${parts.length ? "every part below opens its items." : "nothing moved between them."}${unknownBefore(begins, from, calendar)}`,
-    },
-  ],
+  says,
 };

@@ -1,6 +1,8 @@
-import { strong, valueWords, type Said } from "../../figure";
+import { strong, type Said } from "../../figure";
 import { clockText, dayText, localDay, type WorkCalendar } from "../../time";
 import { beforeHistory, type Telling } from "../past";
+import type { Speaking } from "../speaking";
+import { bareWords, workWords } from "../workWords";
 import type { BurndownAnswer } from "./answer";
 
 function blank({ burndown, choices, sprint, span }: BurndownAnswer): string | null {
@@ -13,25 +15,22 @@ function blank({ burndown, choices, sprint, span }: BurndownAnswer): string | nu
 const unknownThen = ({ begins, span, name }: BurndownAnswer, calendar: WorkCalendar): string =>
   beforeHistory(`${name || "This"} begins`, begins, Math.min(begins ?? 0, span!.start), calendar)!;
 
-const WORDS = { points: " points", count: " items", "remaining estimate": "" } as const;
-
-function says(answer: BurndownAnswer, _words: string, calendar: WorkCalendar): Said[] {
-  const { burndown, span, name } = answer;
+function says(answer: BurndownAnswer, { calendar }: Speaking): Said[] {
+  const { burndown, span, name, unit } = answer;
   const day = (at: number) => dayText(localDay(at, calendar.zone));
   if (!span)
     return [{ text: `${name || "This"} has no dates, so there is nothing to burn down yet.` }];
   if (!burndown && span.start <= answer.asOf) return [{ text: unknownThen(answer, calendar) }];
   if (!burndown)
     return [{ text: `${name} begins on ${day(span.start)}; until then it has no burndown.` }];
-  const unit = answer.unit === "remaining estimate" ? "minutes" : null;
   const count = burndown.notEstimated;
   const none = count
     ? ` ${count} of what remains ${count === 1 ? "is" : "are"} not estimated.`
     : "";
   return [
-    strong(valueWords(burndown.remaining, unit) + WORDS[answer.unit]),
-    { text: ` remain of ` },
-    strong(valueWords(burndown.committed, unit)),
+    strong(workWords(burndown.remaining, unit)),
+    { text: ` ${burndown.remaining === "1" ? "remains" : "remain"} of ` },
+    strong(bareWords(burndown.committed, unit)),
     {
       text: ` committed, as of ${day(burndown.until)}, ${clockText(burndown.until, calendar.zone)}.${none}`,
     },

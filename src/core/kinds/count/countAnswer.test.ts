@@ -168,7 +168,7 @@ describe("what is there without records", () => {
       ]),
     );
     expect(answer.rows.map((row) => [row.path[0].label, row.cells[0].value])).toEqual([
-      ["25 to 31 Aug 2026", "0"],
+      ["from 25 Aug 2026", "0"],
       ["Sep 2026", "0"],
       ["Oct 2026", "4"],
       ["Nov 2026", "0"],

@@ -3,6 +3,8 @@ import type { CountAnswer } from "./countAnswer";
 import { asDrawn } from "./asDrawn";
 import type { CountReport } from "./definition";
 import { figureOf } from "./figureOf";
+import { sampleCalendar } from "../../../../tests/support/sample";
+import { speakingWith } from "../../../../tests/support/tellings";
 import { figureSays } from "./figureSays";
 import type { Head } from "../../answer";
 import { PLAIN_DRESS, type Dress } from "../../definition";
@@ -145,7 +147,7 @@ describe("names and labels", () => {
     [null, null, "–"],
     ["1234.567", "days", "1\u202f234.6 d"],
     ["0.333333", "hours", "0.33 h"],
-    ["2026-11-24T15:30:00Z", null, "2026-11-24"],
+    ["2026-11-24T15:30:00Z", null, "24 Nov 2026"],
   ])("%s in %s is read as %s", (value, unit, words) => expect(valueWords(value, unit)).toBe(words));
   test("an empty value is nothing to draw, not 0", () => {
     const [row] = draw(answerOf([[head("v1", "a"), null]])).rows;
@@ -193,18 +195,18 @@ describe("series", () => {
 
 describe("the sentence made from the numbers", () => {
   const said = (answer: CountAnswer) =>
-    figureSays(answer, draw(answer), { counted: "faults", date: "24 Nov" })
+    figureSays(answer, draw(answer), speakingWith("faults", sampleCalendar))
       .map((piece) => piece.text)
       .join("");
   test("says how much, and where most of it is", () =>
-    expect(said(three)).toBe("On 24 Nov 10 faults; 9 of them not set."));
+    expect(said(three)).toBe("On 24 Nov 2026 there were 10 faults; 9 of them with none set."));
   test("says what has no value", () => {
     const averages = answerOf([[head("v1", "a"), "4"]], {
       measures: [{ words: "average points", unit: null, additive: false, isDate: false }],
       total: [{ value: "4", records: 7, empties: 2 }],
     });
     expect(said(averages)).toBe(
-      "On 24 Nov the average points was 4 over 7 faults; 2 of 7 have no value.",
+      "On 24 Nov 2026 the average points was 4, over 7 faults; 2 of 7 have no value.",
     );
   });
 });
@@ -221,7 +223,7 @@ describe("more groups than can be drawn", () => {
       ...more,
     ]);
   const says = (figure: ReturnType<typeof draw>, answer: CountAnswer) =>
-    figureSays(answer, figure, { counted: "items", date: "24 Nov" })
+    figureSays(answer, figure, speakingWith("items", sampleCalendar))
       .map((said) => said.text)
       .join("");
 

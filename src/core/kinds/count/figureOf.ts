@@ -66,6 +66,7 @@ function markOf(
     color,
     written: writtenAt(words, percent, dress),
     soFar: path.some((one) => one.bucket?.soFar),
+    ...(path.some((one) => one.bucket?.partial) ? { isClipped: true as const } : {}),
     ...(before === undefined ? {} : { change: changeWords(value, before?.value ?? null, head) }),
   };
 }

@@ -1,55 +1,122 @@
-import type { Figure, Said } from "../../figure";
+import { numberText } from "../../base";
+import { strong, type Figure, type FigureRow, type Said } from "../../figure";
+import { measureSaid, type Speaking } from "../speaking";
 import type { CountAnswer } from "./countAnswer";
+
+/** The sentence under a title, made from the numbers: how much in all, and where most of it is. */
+export function figureSays(answer: CountAnswer, figure: Figure, speaking: Speaking): Said[] {
+  const isSeveral = answer.measures.length > 1 && figure.measures.length > 1;
+  return [
+    ...(isSeveral ? severalSaid(answer, figure, speaking) : totalSaid(answer, figure, speaking)),
+    ...(isSeveral ? [] : mostSaid(answer, figure)),
+    ...unfinishedSaid(figure),
+    ...(isSeveral ? [] : changeSaid(figure, speaking)),
+    ...(figure.cut > 0 ? [{ text: cutWords(figure) }] : []),
+    ...emptiesSaid(answer),
+    { text: "." },
+  ];
+}
+
+/** "On 30 Nov 2026 37 faults were open", "12 faults created 1 to 30 Nov 2026", or a measure over them. */
+function totalSaid(
+  { measures: [measure], total: [total] }: CountAnswer,
+  figure: Figure,
+  { counted, day, asks, flow }: Speaking,
+): Said[] {
+  const value = strong(figure.total.words);
+  if (measure.words !== "count") {
+    const { records } = total;
+    const open = asks === "open" ? "open " : "";
+    const over = `${numberText(records)} ${open}${counted(records)}${flow ? ` ${flow}` : ""}`;
+    const when = flow ? "The" : `On ${day} the`;
+    return [{ text: `${when} ${measureSaid(measure)} was ` }, value, { text: `, over ${over}` }];
+  }
+  const what = counted(total.value ?? 0);
+  const were = total.value === "1" ? "was" : "were";
+  if (flow) {
+    const open = asks === "open" ? ` ${were} open on ${day}` : "";
+    return [value, { text: ` ${what} ${flow}${open}` }];
+  }
+  if (asks === "nothing")
+    return [{ text: `On ${day} there ${were} ` }, value, { text: ` ${what}` }];
+  return [
+    { text: `On ${day} ` },
+    value,
+    { text: ` ${what} ${asks === "open" ? `${were} open` : "matched"}` },
+  ];
+}
+
+/** "Faults on 30 Nov 2026: 12 where created during this month, 88 where status is open". */
+function severalSaid(
+  { measures }: CountAnswer,
+  figure: Figure,
+  { counted, day, flow, asks }: Speaking,
+): Said[] {
+  const what = `${asks === "open" ? "open " : ""}${counted(2)}`;
+  const subject = `${what[0].toUpperCase()}${what.slice(1)}`;
+  const parts = measures.flatMap((measure, i): Said[] => {
+    const isCount = /^count( where |$)/.test(measure.words);
+    const value = strong(figure.measures[i].words);
+    const own = measure.words.replace(/^count ?/, "");
+    const comma = { text: i ? ", " : "" };
+    if (isCount) return [comma, value, ...(own ? [{ text: ` ${own}` }] : [{ text: " in all" }])];
+    return [comma, { text: `${measureSaid(measure)} ` }, value];
+  });
+  return [{ text: `${subject} ${flow ?? `on ${day}`}: ` }, ...parts].filter(
+    (said) => said.text !== "",
+  );
+}
+
+const lastKey = (row: FigureRow): string => row.path[row.path.length - 1];
+
+/** Where most of it is; nothing where no part stands out, or where parts do not add up. */
+function mostSaid({ measures: [measure] }: CountAnswer, figure: Figure): Said[] {
+  const rows = figure.rows.filter(
+    (row) => row.path.length > 0 && row.value !== null && lastKey(row) !== "r",
+  );
+  const [first, second] = [...rows].sort((a, b) => b.value! - a.value!);
+  if (!measure.additive || !second || first.value === second.value || first.value! <= 0) return [];
+  if (figure.isTime)
+    return [{ text: "; the most, " }, strong(first.words), { text: `, in ${first.label}` }];
+  const of = measure.words === "count" ? "of them" : "of it";
+  const where = lastKey(first) === "n" ? "with none set" : `under ${first.label}`;
+  return [{ text: "; " }, strong(first.words), { text: ` ${of} ${where}` }];
+}
+
+/** Which stretch is not whole: the first may begin late, the last may not be over. */
+function unfinishedSaid({ rows }: Figure): Said[] {
+  const running = rows.find((row) => row.soFar);
+  const clipped = rows.find((row) => row.isClipped);
+  return [
+    ...(clipped && clipped !== running
+      ? [{ text: `; the first stretch counts only ${clipped.label}` }]
+      : []),
+    ...(running ? [{ text: `; ${running.label} is not over` }] : []),
+  ];
+}
+
+/** How it compares: "; 5 more (+12 %) than the period before". */
+function changeSaid({ total: { change } }: Figure, { compared }: Speaking): Said[] {
+  if (change === undefined) return [];
+  const then = compared ?? "before";
+  if (change === "no change") return [{ text: `; as much as ${then}` }];
+  if (change.startsWith("nothing")) return [{ text: `; ${change}, in ${then}` }];
+  if (change.endsWith("from nothing"))
+    return [{ text: "; " }, strong(change), { text: ` in ${then}` }];
+  return [{ text: "; " }, strong(change), { text: ` than ${then}` }];
+}
 
 /** How many of the groups are drawn, and whether the others are as the rest. */
 function cutWords({ rows, cut }: Figure): string {
-  const hasRest = rows.some((row) => row.path[row.path.length - 1] === "r");
-  const drawn = rows.filter((row) => !["r", "n"].includes(row.path[row.path.length - 1])).length;
-  return `; the ${drawn} largest of ${drawn + cut} groups are drawn${hasRest ? ", all others as the rest" : ""}`;
+  const hasRest = rows.some((row) => lastKey(row) === "r");
+  const drawn = rows.filter((row) => !["r", "n"].includes(lastKey(row))).length;
+  return `; the ${drawn} largest of ${numberText(drawn + cut)} groups are drawn${hasRest ? ", all others as the rest" : ""}`;
 }
 
-/** The sentence under a title, made from the numbers: how much in all, and where most of it is. */
-export function figureSays(
-  answer: CountAnswer,
-  figure: Figure,
-  words: { readonly counted: string; readonly date: string; readonly compared?: string },
-): Said[] {
-  const [measure] = answer.measures;
-  const said: Said[] = [{ text: `On ${words.date} ` }];
-  if (measure.words === "count")
-    said.push({ text: figure.total.words, strong: true }, { text: ` ${words.counted}` });
-  else
-    said.push(
-      { text: `the ${measure.words} was ` },
-      { text: figure.total.words, strong: true },
-      { text: ` over ${answer.total[0].records} ${words.counted}` },
-    );
-  const largest =
-    measure.additive && !figure.isTime
-      ? figure.rows
-          .filter((row) => row.value !== null && row.path[row.path.length - 1] !== "r")
-          .sort((a, b) => b.value! - a.value!)[0]
-      : undefined;
-  if (largest && figure.rows.length > 1 && largest.value! > 0)
-    said.push(
-      { text: "; " },
-      { text: largest.words, strong: true },
-      { text: ` of them ${largest.label}` },
-    );
-  const running = figure.rows.find((row) => row.soFar);
-  if (running) said.push({ text: `; ${running.label} is not over` });
-  if (figure.total.change !== undefined)
-    said.push(
-      { text: "; " },
-      { text: figure.total.change, strong: true },
-      { text: ` than ${words.compared ?? "before"}` },
-    );
-  if (figure.cut > 0) said.push({ text: cutWords(figure) });
-  const empties = answer.total[0]?.empties ?? 0;
-  if (empties > 0 && empties === answer.total[0].records)
-    said.push({ text: `; none of them has a value to measure` });
-  else if (empties > 0)
-    said.push({ text: `; ${empties} of ${answer.total[0].records} have no value` });
-  said.push({ text: "." });
-  return said;
+function emptiesSaid({ total: [total] }: CountAnswer): Said[] {
+  const { empties = 0, records = 0 } = total ?? {};
+  if (empties === 0) return [];
+  if (empties === records) return [{ text: "; none of them has a value to measure" }];
+  const have = empties === 1 ? "has" : "have";
+  return [{ text: `; ${numberText(empties)} of ${numberText(records)} ${have} no value` }];
 }

@@ -105,7 +105,7 @@ describe("values in words", () => {
     ["3360", "minutes", "56 h"],
     ["-45.5", "minutes", "−45.5 min"],
     [null, null, "–"],
-    ["2026-11-24T15:30:00Z", null, "2026-11-24"],
+    ["2026-11-24T15:30:00Z", null, "24 Nov 2026"],
   ])("%s %s is %s", (value, unit, words) => expect(valueWords(value, unit)).toBe(words));
   test("decimals and unit words of the builder's own", () =>
     expect(valueWords("3", null, { valueDecimals: 2, unitWords: "faults" })).toBe("3.00 faults"));

@@ -5,13 +5,14 @@ import { nameKey, valueWords, type Figure, type Said } from "../../figure";
 import { planned, type Plan } from "../../plan";
 import type { Viewpoint } from "../../relation";
 import { measureText } from "../../sentence";
-import { clockText, dayText, localDay, longDayText, periodDatesText } from "../../time";
+import { clockText, localDay, longDayText, periodDatesText } from "../../time";
 import { numberText } from "../../base";
 import { definePlanned, type FigureTable, type NamedGroup, type Note } from "../definePlanned";
 import { isNamedBy, sheetNumber } from "../numbers";
 import type { Opened } from "../opened";
 import { notKnownThen } from "../past";
 import { asOfWords, type ShownCount, type ShownDots } from "../shown";
+import { speakingOf } from "../speaking";
 import { asDrawn, MOST_DRAWN } from "./asDrawn";
 import { countBody, dotsBody } from "./body";
 import { countAnswer, type CountAnswer } from "./countAnswer";
@@ -40,11 +41,7 @@ function* shown(report: CountReport, dress: Dress, view: Viewpoint): Plan<ShownC
   const figure =
     (yield* cutFigure(parts, given, dress)) ?? figureOf(given, percentages, dress, report.shape);
   const dots = yield* dotsOf(report, view);
-  const says = figureSays(given, figure, {
-    counted: view.catalog.countedWords(report.subject, given.total[0].records),
-    date: dayText(localDay(view.now, view.calendar.zone)).slice(0, -5),
-    ...(report.compared ? { compared: report.compared } : {}),
-  });
+  const says = figureSays(given, figure, speakingOf(report, view));
   return {
     kind: "count",
     answer: given,

@@ -1,4 +1,4 @@
-import { betweenText, bucketLabel, inUnit, simpleHead, type MeasureHead } from "../../answer";
+import { betweenText, flowLabel, inUnit, simpleHead, type MeasureHead } from "../../answer";
 import { Exact } from "../../base";
 import type { Bucket, Instant } from "../../time";
 import type { Beside } from "./definition";
@@ -58,7 +58,7 @@ export function crossingsAnswer({
       };
     return {
       bucket,
-      label: bucketLabel(bucket, report.grain, view),
+      label: flowLabel(bucket, report.grain, view),
       about: betweenText(bucket, view),
       crossing,
       ...(report.runningTotal ? { since: crossing && since } : {}),

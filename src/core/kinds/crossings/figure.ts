@@ -64,7 +64,11 @@ export function crossingsFigure(
   const drawn = rows.map((row, i): FigureRow => {
     const path = crossingParts.write({ kind: isRunning ? "upTo" : "bucket", index: i });
     const of = (value: string | null, more: Pick<Point, "path" | "label" | "color">) => ({
-      ...timeMark({ value, soFar: row.bucket.soFar, ...more }, measure.unit, dress),
+      ...timeMark(
+        { value, soFar: row.bucket.soFar, isClipped: row.bucket.partial, ...more },
+        measure.unit,
+        dress,
+      ),
       about: row.about,
     });
     const parts = shown.map(({ key, ...own }) => {

@@ -12,6 +12,7 @@ import {
   stateValue,
 } from "../../plan";
 import type { Viewpoint } from "../../relation";
+import type { BridgeReport } from "../bridge/definition";
 import type { CrossingsReport } from "./definition";
 import { Exact } from "../../base";
 import { CHANGES } from "../../history";
@@ -46,7 +47,11 @@ export interface CrossingsParts {
  * instant. `came` and `went` say that nothing that matches is right before or after; where something is, what changed is
  * revalued. States between the ends of a stay are left out: in them nothing happens to it.
  */
-export function staysSql(report: CrossingsReport, view: Viewpoint, from: Instant): Fragment {
+export function staysSql(
+  report: CrossingsReport | BridgeReport,
+  view: Viewpoint,
+  from: Instant,
+): Fragment {
   const { relation, tests } = matchingSpans(report, view);
   const isSum = report.measure?.field !== undefined;
   const value = isSum ? sql`coalesce(${stateValue(report.measure!, relation)}, 0)` : sql`1`;

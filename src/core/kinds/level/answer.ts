@@ -1,5 +1,5 @@
 import {
-  bucketLabel,
+  unitLabel,
   endText,
   headOf,
   inUnit,
@@ -43,7 +43,7 @@ export function levelAnswer(parts: LevelParts): LevelAnswer {
       const level = parts.levels[i];
       return {
         bucket,
-        label: bucketLabel(bucket, report.grain, view),
+        label: unitLabel(bucket, report.grain, view),
         about: `at ${endText(bucket, view)}`,
         cell: level && cell(level.all),
         parts: level ? level.parts.map(cell) : keys.map(() => null),

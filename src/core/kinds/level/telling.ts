@@ -1,6 +1,7 @@
 import { strong, valueWords, type Said } from "../../figure";
 import type { WorkCalendar } from "../../time";
 import { emptyAxis, unknownBefore, type Telling } from "../past";
+import { measureSaid, type Speaking } from "../speaking";
 import type { LevelAnswer } from "./answer";
 import { levelFigure } from "./figure";
 
@@ -18,25 +19,28 @@ function blank(answer: LevelAnswer, words: string, calendar: WorkCalendar): stri
     : null;
 }
 
-function says(
-  { rows, measure, begins }: LevelAnswer,
-  words: string,
-  calendar: WorkCalendar,
-): Said[] {
+/** "From 1 fault at the end of Oct 2026 to 88 now", or the same of a measure. */
+function says({ rows, measure, begins }: LevelAnswer, { counted, calendar }: Speaking): Said[] {
   const known = rows.filter((row) => row.cell);
   const [first, last] = [known[0], known[known.length - 1]];
   const unknown = unknownBefore(begins, rows[0].bucket.start, calendar);
-  const value = (row: typeof first) => strong(valueWords(row.cell!.value, measure.unit));
-  const what = measure.words === "count" ? ` ${words}` : `, the ${measure.words} of ${words}`;
+  const valueOf = (row: typeof first) => row.cell!.value;
+  const value = (row: typeof first) => strong(valueWords(valueOf(row), measure.unit));
+  const isCount = measure.words === "count";
+  const what = isCount ? ` ${counted(valueOf(first) ?? 0)}` : "";
+  const subject = isCount ? "" : `The ${measureSaid(measure)} of ${counted(2)}: `;
+  const end = last.bucket.soFar ? "now" : `at the end of ${last.label}`;
+  const running = last.bucket.soFar ? `; ${last.label} is not over` : "";
   if (first === last)
-    return [value(last), { text: `${what} at the end of ${last.label}.${unknown}` }];
-  const end = last.bucket.soFar ? `now; ${last.label} is not over` : `at the end of ${last.label}`;
+    return [{ text: subject }, value(last), { text: `${what} ${end}${running}.${unknown}` }].filter(
+      (said) => said.text !== "",
+    );
   return [
-    { text: "From " },
+    { text: `${subject}${isCount ? "From" : "from"} ` },
     value(first),
     { text: `${what} at the end of ${first.label} to ` },
     value(last),
-    { text: ` ${end}.${unknown}` },
+    { text: ` ${end}${running}.${unknown}` },
   ];
 }
 
