@@ -77,5 +77,7 @@ export const workspaceActs = {
   setBrand: act(BrandAsk).answers<true>(),
   /** The secret of a link that lets somebody choose a password. */
   invite: act(IdAsk).answers<string>(),
+  /** Tells the administrators that one would like to see more; how many were told. */
+  askToSee: act(NothingAsk).answers<number>(),
   import: act(ImportActAsk).answers<ImportState>(),
 };

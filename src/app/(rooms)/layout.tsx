@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { listPins } from "@/server/web";
+import { listPins, sightOf } from "@/server/web";
 import { Shell } from "@/ui/shell";
 import { signedIn } from "../session";
 
@@ -13,6 +13,7 @@ export default async function Rooms({ children }: { children: ReactNode }) {
       viewer={{ name: viewer.name, login: viewer.login, role: viewer.role }}
       workspace={workspace.name}
       zone={desk.view.calendar.zone}
+      sight={sightOf(desk)}
       pins={await listPins(em, viewer)}
     >
       {children}

@@ -4,3 +4,4 @@ export * from "./said";
 export * from "./color";
 export { changeWords, measuredWords, valueWords, type Wording } from "./words";
 export * from "./recordWords";
+export * from "./sight";

@@ -213,3 +213,9 @@ export const findPersonByLogin = async (em: EntityManager, login: string): Promi
 
 export const mailAddressOf = async (em: EntityManager, person: number): Promise<string | null> =>
   (await fresh(em).findOne(Person, person))?.email ?? null;
+
+/** The identities of those who administer the workspace. */
+export async function administratorsOf(em: EntityManager): Promise<number[]> {
+  const people = await em.find(Person, { role: "administrator", active: true });
+  return people.map((person) => person.id);
+}

@@ -1,4 +1,5 @@
 import { find } from "../library/find";
+import { askToSee } from "../accounts/askToSee";
 import { brandOf, setBrand } from "../accounts/brand";
 import { invite } from "../accounts/signIn";
 import { nothingHere } from "../refused";
@@ -24,6 +25,7 @@ export const workspaceActs: ActsOf<typeof contracts> = {
       return secret;
     },
   },
+  askToSee: { run: ({ em, desk, clock }) => askToSee(em, desk.viewer, clock.now()) },
   import: {
     roles: ["administrator"],
     run: async ({ em }, { id, act: what, stages }) => {

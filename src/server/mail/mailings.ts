@@ -1,6 +1,5 @@
 import type { MailingLine } from "@/contract/mail";
 import { printReport, isDrawable } from "@/core/kinds";
-import { createTransport } from "nodemailer";
 import { fine, refused, type Result } from "@/core/base";
 import { nextRun, scheduleText, type Schedule } from "@/core/delivery";
 import { fileName } from "@/core/exports";
@@ -28,7 +27,7 @@ import { log } from "../log";
 import { ownAddress } from "../render/chromium";
 import { askFigure } from "../reports/room";
 import { deskOf } from "../viewer/viewpoint";
-import { mailPort } from "./mailRoom";
+import { SENDER, transport } from "./transport";
 
 export interface MailingToSave {
   readonly id?: number;
@@ -148,7 +147,7 @@ async function sendOne(
     else if (made.isEmpty && mailing.skipEmpty) empty += 1;
     else {
       await transport().sendMail({
-        from: "Grand Tally <reports@grand-tally.invalid>",
+        from: SENDER,
         to: receiver.email,
         subject: made.subject,
         text: made.text,
@@ -168,9 +167,6 @@ async function sendOne(
     ...(receivers.length ? [] : ["nobody has an address"]),
   ].join("; ");
 }
-
-const transport = () =>
-  createTransport({ host: "127.0.0.1", port: mailPort(), secure: false, ignoreTLS: true });
 
 interface Letter {
   readonly subject: string;

@@ -1,6 +1,7 @@
 import type { Viewpoint } from "@/core/relation";
 import { Catalog, type CatalogData } from "@/core/catalog";
 
+import type { Sight } from "@/core/figure";
 import type { Instant, WorkCalendar } from "@/core/time";
 import {
   databaseOf,
@@ -56,6 +57,15 @@ export async function deskOf(
   };
   return { viewer, workspace, view, data: known.data, settings: known.settings };
 }
+
+/** What a viewer sees, where that is not everything. */
+export const sightOf = ({ viewer, view }: Desk): Sight | null =>
+  viewer.visible === null
+    ? null
+    : {
+        name: viewer.name,
+        projects: view.catalog.names.list("project").map((project) => project.label),
+      };
 
 /** What a viewer may know, read once for as long as no name and no right changes. */
 async function knownTo(

@@ -17,6 +17,7 @@ import {
   Mast,
   Page,
   Purpose,
+  SightLine,
   tell,
   Title,
   useShortcuts,
@@ -180,6 +181,9 @@ export function Board({
           )}
         />
       )}
+      <div className="sight">
+        <SightLine />
+      </div>
       {opened && (
         <OpenedRecords
           title={`${opened.answer.dress.title ?? opened.answer.name}${part ? `: ${opened.mark!.label}` : ""}`}

@@ -7,6 +7,14 @@ export const Page = styled.main`
   display: flex;
   flex-direction: column;
   outline: none;
+  > .sight {
+    padding: 4px 32px 24px;
+  }
+  @media (max-width: 700px) {
+    > .sight {
+      padding: 4px 16px 80px;
+    }
+  }
 `;
 export const Mast = styled.header`
   display: flex;

@@ -1,4 +1,5 @@
 "use client";
+import { sightWords, type Sight } from "@/core/figure";
 import { useSettled } from "./useSettled";
 import type { Workings } from "@/core/kinds/planned";
 import { type Report, printReport, type Shown, isDrawable } from "@/core/kinds";
@@ -24,6 +25,8 @@ export interface PrintFacts {
   readonly brand: { readonly heading: string; readonly picture: string };
   readonly workspace: string;
   readonly who: string;
+  /** What they do not see all of. */
+  readonly sight: Sight | null;
   readonly report: Report;
   readonly dress: Dress;
   readonly title: string;
@@ -154,6 +157,7 @@ export function PrintPage({
   brand,
   workspace,
   who,
+  sight,
   report,
   dress: asked,
   title,
@@ -205,6 +209,7 @@ export function PrintPage({
         )}
         {as !== "pdf" && <p className="note">{asOf}</p>}
       </section>
+      {sight && <p className="note">{sightWords(sight)}</p>}
       {dress.footnote && <p className="note">{dress.footnote}</p>}
       {as === "pdf" && (
         <p className="note">

@@ -4,8 +4,9 @@ import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useEffect, useState, type ReactNode } from "react";
 import { Button } from "react-aria-components";
+import type { Sight } from "@/core/figure";
 import type { PinLine } from "@/contract/library";
-import { later, useFetchAhead, useShortcuts, Zone, type Shortcut } from "../kit";
+import { later, SightContext, useFetchAhead, useShortcuts, Zone, type Shortcut } from "../kit";
 import { Mark } from "./Mark";
 import { PinList, PinMenu } from "./Pins";
 import { Beside, Skip, Spine } from "./Spine";
@@ -20,6 +21,8 @@ interface ShellProps {
   readonly workspace: string;
   /** The zone of the workspace, as in the zone database. */
   readonly zone: string;
+  /** What the viewer does not see all of. */
+  readonly sight: Sight | null;
   readonly pins: readonly PinLine[];
   readonly children: ReactNode;
 }
@@ -39,7 +42,7 @@ const everywhere = (call: (what: Called) => void): Shortcut[] => [
 ];
 
 /** The spine with the rooms, and what can be called up from every room. */
-export function Shell({ viewer, workspace, zone, pins, children }: ShellProps) {
+export function Shell({ viewer, workspace, zone, sight, pins, children }: ShellProps) {
   useFetchAhead(QuickBox);
   const path = usePathname();
   const [called, setCalled] = useState<Called | null>(null);
@@ -97,7 +100,7 @@ export function Shell({ viewer, workspace, zone, pins, children }: ShellProps) {
           <You {...{ viewer, workspace, wide }} onWiden={widen} onKeys={() => call("keys")} />
         </Spine>
         <div id="room" tabIndex={-1} style={{ minWidth: 0, outline: "none", boxShadow: "none" }}>
-          {children}
+          <SightContext.Provider value={sight}>{children}</SightContext.Provider>
         </div>
         {called === "quick box" && <QuickBox onClose={close} />}
         {called === "keys" && <Keys onClose={close} />}

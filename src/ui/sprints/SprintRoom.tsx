@@ -32,6 +32,7 @@ import {
   Mast,
   Page,
   Purpose,
+  SightLine,
   Title,
   Waiting,
 } from "../kit";
@@ -321,6 +322,9 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
           />
         </Below>
       )}
+      <div className="sight">
+        <SightLine />
+      </div>
       {opened && (
         <OpenedRecords
           key={opened.title}

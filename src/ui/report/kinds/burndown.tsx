@@ -12,4 +12,12 @@ export const burndownRoom: RoomKind<BurndownReport, AnswerOf<"burndown">> = {
   },
   additions: () => [LIST_INSTEAD],
   hasPace: true,
+  choices: (report, { choices }, { catalog: { names } }) =>
+    choices.flatMap((id) => {
+      const sprint = names.find("sprint", id);
+      if (!sprint) return [];
+      const team = sprint.team === undefined ? undefined : names.find("team", sprint.team);
+      const label = team ? `${sprint.label}, ${team.label}` : sprint.label;
+      return [{ label, report: { ...report, of: { kind: "sprint", sprint: id } } }];
+    }),
 };

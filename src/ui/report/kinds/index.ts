@@ -1,11 +1,12 @@
 import type { Answer, AnswerOf, Report, ReportKind, ReportOf, Drawable } from "@/core/kinds";
+import type { AskContext } from "@/core/catalog";
 import { bridgeRoom } from "./bridge";
 import { burndownRoom } from "./burndown";
 import { countRoom } from "./count";
 import { crossingsRoom } from "./crossings";
 import { levelRoom } from "./level";
 import { listRoom } from "./list";
-import type { Explored, RoomKind } from "./roomKind";
+import type { Explored, MeaningChoice, RoomKind } from "./roomKind";
 import { velocityRoom } from "./velocity";
 
 /** The half of each kind of report that the room shows. */
@@ -36,6 +37,14 @@ export const trendOf = (report: Report, drawn: Drawable | null): Explored | null
   drawn && drawn.answer.kind === report.kind
     ? roomKindOf(report).trend(report, drawn.answer)
     : null;
+
+/** What a figure could mean, where the reader has to say which. */
+export const choicesOf = (
+  report: Report,
+  { answer }: Drawable,
+  context: AskContext,
+): readonly MeaningChoice[] =>
+  answer.kind === report.kind ? (roomKindOf(report).choices?.(report, answer, context) ?? []) : [];
 
 export { COMMON, CONDITIONS, stoodAddition } from "./common";
 export type { Addition, Explored, PartProps, Picker } from "./roomKind";

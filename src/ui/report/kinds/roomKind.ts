@@ -45,8 +45,16 @@ export interface RoomKind<R extends Report, A extends Answer> {
   readonly hasPace: boolean;
   /** In a word: what its figure's number is of. */
   readonly measureWords: (answer: A, report: Report, context: AskContext | null) => string;
+  /** What it could mean, where its answer asks which. */
+  readonly choices?: (report: R, answer: A, context: AskContext) => readonly MeaningChoice[];
   /** The trend in it that can be explored. */
   readonly trend: (report: R, answer: A) => Explored | null;
+}
+
+/** One of several things that a report could mean. */
+export interface MeaningChoice {
+  readonly label: string;
+  readonly report: Report;
 }
 
 export interface Explored {

@@ -162,10 +162,7 @@ const RANGES: Readonly<Record<Unit, readonly string[]>> = {
 };
 
 /** How the values of a field are put together when it is chosen: dates by month, durations in ranges. */
-function stretchesOf(
-  field: CatalogField,
-  group: Group | null,
-): Pick<Group, "grain" | "ranges"> {
+function stretchesOf(field: CatalogField, group: Group | null): Pick<Group, "grain" | "ranges"> {
   if (isDate(field)) return { grain: group?.grain ?? "month" };
   return field.type === "duration" ? { ranges: [...RANGES[field.unit ?? "minutes"]] } : {};
 }

@@ -1,7 +1,7 @@
 "use client";
 import { forecastSentences, type Report } from "@/core/kinds";
 import { Table2 } from "lucide-react";
-import { Button, Checkbox, later } from "../../kit";
+import { Button, Checkbox, later, SightLine } from "../../kit";
 import { Begin } from "../Begin";
 import { proposedName } from "../draft";
 import { withText } from "../dress/titleTexts";
@@ -61,6 +61,7 @@ function Told(room: Room) {
         </p>
       )}
       {figure.isWhole && <Drawing {...room} likelihood={isLikely ? likelihood : null} />}
+      {figure.isBegun && <SightLine />}
       {(dress.footnote || dress.description) && (
         <div className="foot">
           {dress.footnote && <p>{dress.footnote}</p>}

@@ -2,7 +2,7 @@
 import { History } from "lucide-react";
 import Link from "next/link";
 import { asDrawn } from "@/core/kinds";
-import { Button, Notice } from "../../kit";
+import { Button, Empty, Notice } from "../../kit";
 import { NothingFound } from "../FigurePane";
 import { unplacedIn } from "./placed";
 import { useTwins, type Room } from "./useReportRoom";
@@ -73,6 +73,15 @@ export function Beneath({ figure: now, report, context, onChange, state }: Room)
         </Notice>
       ))}
       {error && <Notice role="alert">{error.message}</Notice>}
+      {now.choices.length > 0 && (
+        <Empty says="Several sprints are running. Which one is meant?">
+          {now.choices.map((choice) => (
+            <Button key={choice.label} $look="line" onPress={() => onChange(choice.report)}>
+              {choice.label}
+            </Button>
+          ))}
+        </Empty>
+      )}
       {(now.isEmpty || (now.isBlank && report.where)) && !error && (
         <NothingFound context={context} report={report} onChange={onChange} />
       )}

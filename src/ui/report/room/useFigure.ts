@@ -13,7 +13,7 @@ import {
 } from "@/core/kinds";
 
 import { ask, takeBegun } from "../../kit";
-import { measureWords, roomKindOf, trendOf } from "../kinds";
+import { choicesOf, measureWords, roomKindOf, trendOf } from "../kinds";
 
 /** The figure that was begun with the page, and what it answers. */
 export interface FirstFigure {
@@ -39,7 +39,7 @@ export function useFigure(
   const broken = useMemo(() => brokenParts(draftReport, context), [draftReport, context]);
   const isWhole = broken.length === 0;
   const {
-    data: shown,
+    data,
     error,
     isFetching,
     isPlaceholderData: isOld,
@@ -52,6 +52,8 @@ export function useFigure(
     placeholderData: keepPreviousData,
     enabled: isBegun && isWhole && !isRecords,
   });
+  // Of what is not asked for, the last figure says nothing.
+  const shown = isBegun && !isRecords ? data : undefined;
   const drawn: Drawable | null = isDrawable(shown) ? shown : null;
   const isEmpty = shown?.kind === "count" && shown.answer.total[0].records === 0 && !isOld;
   const isBlank = shown?.kind === "history" && shown.blank !== undefined && !isOld;
@@ -72,6 +74,8 @@ export function useFigure(
     isEmpty,
     /** There is no history to tell of. */
     isBlank,
+    /** What the figure could mean, where the reader has to say which. */
+    choices: drawn && isBlank ? choicesOf(report, drawn, context) : [],
   };
 }
 
