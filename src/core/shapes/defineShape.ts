@@ -26,6 +26,8 @@ export interface Shape {
   readonly goodFor: string;
   readonly draws: readonly Drawable[];
   readonly needs: ShapeNeeds;
+  /** It draws what a figure is compared with. */
+  readonly compares?: true;
   /** More parts than this, and it says that it is a poor choice. */
   readonly clearUpTo?: { readonly groups?: number; readonly parts?: number };
 }
@@ -93,9 +95,14 @@ export function whyNot(shape: Shape, input: ShapeInput): string | null {
   return null;
 }
 
-/** Why a shape is a poor choice for so many groups and parts; null when it is fine. */
-export function poorFor(shape: Shape, groups: number, parts: number): string | null {
+/** Why a shape is a poor choice for so many groups and parts, or for a comparison; null when it is fine. */
+export function poorFor(
+  shape: Shape,
+  { groups, parts, isCompared }: { groups: number; parts: number; isCompared: boolean },
+): string | null {
   const { clearUpTo } = shape;
+  if (isCompared && !(shape.compares && parts === 0))
+    return `${shape.words}${parts ? " with a split" : ""} has no place for what it is compared with; the words and the table tell it`;
   if (clearUpTo?.groups !== undefined && groups > clearUpTo.groups)
     return `${shape.words} with ${groups} parts is hard to read; bars would tell them apart, or a top ${clearUpTo.groups}`;
   if (clearUpTo?.parts !== undefined && parts > clearUpTo.parts)

@@ -24,7 +24,7 @@ import {
   ticksOver,
   tipOf,
 } from "./drawing";
-import { Legend } from "./Legend";
+import { Compared, Legend } from "./Legend";
 import type { AxisStretch } from "./axis";
 import { Plot, useAxis, useSlid, type DayFlag } from "./Plot";
 
@@ -162,6 +162,9 @@ export function Bars({
     <>
       {figure.series.length > 0 && dress.legend === "above" && !dress.legendTable && (
         <Legend series={figure.series} most={drawn.small ? 6 : 12} />
+      )}
+      {figure.then && figure.series.length === 0 && dress.legend !== "none" && (
+        <Compared figure={figure} as="tick" />
       )}
       <Ground
         {...{ label: drawn.label, axis, flags: drawn.small ? [] : flags, stretch, onStretch }}

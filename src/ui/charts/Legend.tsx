@@ -1,6 +1,6 @@
 "use client";
 import styled from "styled-components";
-import type { Series } from "@/core/figure";
+import type { Figure, Series } from "@/core/figure";
 import { fill } from "./drawing";
 
 const List = styled.ul`
@@ -36,5 +36,21 @@ export const Legend = ({ series, most = 12 }: { series: readonly Series[]; most?
       </li>
     ))}
     {series.length > most && <li>and {series.length - most} more</li>}
+  </List>
+);
+
+/** Names what stands beside a figure that is compared: a dashed line, or a tick at each bar. */
+export const Compared = ({ figure, as }: { figure: Figure; as: "line" | "tick" }) => (
+  <List aria-label="Compared with" data-legend>
+    <li>
+      <svg width={22} height={12} aria-hidden>
+        {as === "line" ? (
+          <line x2={22} y1={6} y2={6} stroke="var(--ink-3)" strokeWidth={2} strokeDasharray="6 4" />
+        ) : (
+          <rect x={10} width={3} height={12} fill="var(--ink)" />
+        )}
+      </svg>
+      {figure.then?.label} <b>{figure.then?.words}</b>
+    </li>
   </List>
 );

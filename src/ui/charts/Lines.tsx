@@ -12,7 +12,7 @@ import {
   YAxis,
 } from "recharts";
 import type { Figure, FigureRow, Mark } from "@/core/figure";
-import { Legend } from "./Legend";
+import { Compared, Legend } from "./Legend";
 import {
   DASHES,
   type Drawn,
@@ -67,7 +67,8 @@ const rowsOf = (figure: Figure, full: boolean) => {
         [`j${i}`, joins.includes(index) ? value : null],
       ];
     });
-    return { index, label: row.label, ...Object.fromEntries(values) };
+    const then = row.then ? scaled(row.then) : null;
+    return { index, label: row.label, then, ...Object.fromEntries(values) };
   });
 };
 
@@ -101,7 +102,9 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
           0,
           dress.axisTo ?? 0,
           ...figure.rows.map((row) =>
-            isArea ? sum(row) : Math.max(...series.map((_, i) => markOf(row, i).value ?? 0)),
+            isArea
+              ? sum(row)
+              : Math.max(row.then?.value ?? 0, ...series.map((_, i) => markOf(row, i).value ?? 0)),
           ),
         );
   const least = Math.min(
@@ -125,6 +128,7 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
       .reverse()
       .find((i) => markOf(figure.rows[i], 0).value !== null) ?? rows.length - 1;
   const running = figure.rows.find((row) => row.soFar);
+  const then = figure.series.length || as === "full" ? null : figure.then;
   const clipped = figure.rows.find((row) => row.isClipped && !row.soFar);
   const under = groupAxis(drawn);
   // Where the values written at the points would run into one another, only some of them are.
@@ -145,6 +149,7 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
         figure.series.length > 0 &&
         dress.legend !== "none" &&
         !drawn.small && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
+      {then && dress.legend !== "none" && <Compared figure={figure} as="line" />}
       <Plot
         label={drawn.label}
         axis={axis}
@@ -221,6 +226,17 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
                   fill: "var(--ink-2)",
                   fontSize: 12,
                 }}
+              />
+            )}
+            {then && (
+              <Line
+                dataKey="then"
+                stroke="var(--ink-3)"
+                strokeWidth={1.8}
+                strokeDasharray="6 4"
+                isAnimationActive={false}
+                connectNulls={false}
+                dot={false}
               />
             )}
             {[...series.keys()].map((i) => {

@@ -278,7 +278,7 @@ function Table({
   });
   const close = useCallback((key: string) => latest.current(key), []);
   const { pivotSort } = drawn.dress;
-  const heads = columns.filter((column) => column.measure === 0);
+  const heads = columns.filter((column) => column.measure === 0 && !column.compares);
   return (
     <>
       {table.page.length > 0 && (
@@ -471,8 +471,9 @@ const Cell = memo(function Cell({ cell, column, at, path, label, answer, drawn }
   const mark: Mark = {
     path,
     ...(column.key === null ? {} : { split: column.key }),
+    ...(column.compares === "before" ? { before: true as const } : {}),
     ...(answer.measures[column.measure].hasOwnRecords ? { measure: column.measure } : {}),
-    label: `${label}${column.key === null ? "" : `, ${column.label}`}`,
+    label: `${label}${column.key === null && !column.compares ? "" : `, ${column.label}`}`,
     value: null,
     words: cell.words,
     percent: null,
@@ -482,7 +483,7 @@ const Cell = memo(function Cell({ cell, column, at, path, label, answer, drawn }
   };
   const place = { gridColumn: at + 2, padding: 0 };
   const className = `cell${column.measure > 0 ? " second" : " first"}`;
-  if (cell.value === null)
+  if (cell.value === null || column.compares === "change")
     return (
       <span role="cell" style={place}>
         <span className={className} style={{ color: "var(--ink-3)", height: "100%" }}>

@@ -73,7 +73,7 @@ interface Sector {
   readonly outerRadius?: number;
   readonly startAngle?: number;
   readonly endAngle?: number;
-  readonly payload?: { readonly index: number };
+  readonly payload?: { readonly mark: Mark };
 }
 
 /** A pie or a donut, its parts as a table beside it. */
@@ -89,8 +89,11 @@ export function Slices({
   measure: string;
 }) {
   const rows = figure.rows.filter((row) => row.value !== null && row.value > 0);
-  const data = rows.map((row, index) => ({ index, value: row.value }));
+  // Each sector carries its own mark: those of an older answer never meet a new one.
+  const data = rows.map((mark) => ({ mark, value: mark.value }));
   const hasShares = rows.some((row) => row.percent !== null);
+  // Further measures stand in the table: a slice shows one.
+  const further = drawn.small ? [] : figure.measures.slice(1);
   const shown = drawn.small ? figure.rows.slice(0, 7) : figure.rows;
   return (
     <Side $small={drawn.small}>
@@ -115,7 +118,7 @@ export function Slices({
               isAnimationActive={false}
               stroke="none"
               shape={(sector: Sector) => (
-                <Slice sector={sector} mark={rows[sector.payload!.index]} drawn={drawn} />
+                <Slice sector={sector} mark={sector.payload!.mark} drawn={drawn} />
               )}
             />
           </PieChart>
@@ -152,6 +155,22 @@ export function Slices({
           >
             {drawn.label}
           </caption>
+          {further.length > 0 && (
+            <thead>
+              <tr>
+                <th scope="col" />
+                <th scope="col" className="r">
+                  {measure}
+                </th>
+                {hasShares && <th scope="col" />}
+                {further.map((one) => (
+                  <th key={one.label} scope="col" className="r">
+                    {one.label}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+          )}
           <tbody>
             {shown.map((row) => (
               <tr
@@ -170,6 +189,11 @@ export function Slices({
                 </td>
                 <td className="r n">{row.words}</td>
                 {hasShares && <td className="r">{row.percent} %</td>}
+                {further.map((one, i) => (
+                  <td key={one.label} className="r">
+                    {row.measures[i + 1]?.words ?? ""}
+                  </td>
+                ))}
               </tr>
             ))}
             {figure.rows.length > shown.length && (
@@ -183,6 +207,11 @@ export function Slices({
                 <td>All</td>
                 <td className="r n">{figure.total.words}</td>
                 {hasShares && <td />}
+                {further.map((one) => (
+                  <td key={one.label} className="r">
+                    {one.words}
+                  </td>
+                ))}
               </tr>
             )}
           </tbody>

@@ -2,9 +2,11 @@
 import { bridgeCauseWords, type BridgeAnswer } from "@/core/kinds";
 
 import { valueWords } from "@/core/figure";
-import { opens, ticksTo, type Drawn } from "./drawing";
+import { linesOf, opens, ticksTo, type Drawn } from "./drawing";
 
-const PLACE = 96;
+const PLACE = 122;
+/** How many letters of a label stand in one line. */
+const LETTERS = 17;
 const HEIGHT = 300;
 
 /** Why a level moved: the first level, each signed cause, the second level. A cause opens its items. */
@@ -25,7 +27,6 @@ export function Waterfall({
     kind: "level" | "in" | "out";
     words: string;
     key: string | null;
-    about: string;
   }[] = [];
   let at = Number(answer.levelFrom);
   steps.push({
@@ -35,7 +36,6 @@ export function Waterfall({
     kind: "level",
     words: valueWords(answer.levelFrom, unit, drawn.dress),
     key: null,
-    about: "level",
   });
   answer.parts.forEach((part, i) => {
     const amount = Number(part.amount);
@@ -46,7 +46,6 @@ export function Waterfall({
       kind: amount < 0 ? "out" : "in",
       words: `${amount > 0 ? "+" : ""}${valueWords(part.amount, unit, drawn.dress)}`,
       key: `p${i}`,
-      about: "",
     });
     at += amount;
   });
@@ -57,7 +56,6 @@ export function Waterfall({
     kind: "level",
     words: valueWords(answer.levelTo, unit, drawn.dress),
     key: null,
-    about: "level",
   });
   const most = Math.max(1, ...steps.flatMap((step) => [step.from, step.to]));
   const ticks = ticksTo(most);
@@ -67,8 +65,8 @@ export function Waterfall({
     <div style={{ overflow: "auto", flex: 1 }} role="group" aria-label={drawn.label}>
       <svg
         width={Math.max(width, 420)}
-        height={HEIGHT + 62}
-        viewBox={`0 0 ${Math.max(width, 420)} ${HEIGHT + 62}`}
+        height={HEIGHT + 72}
+        viewBox={`0 0 ${Math.max(width, 420)} ${HEIGHT + 72}`}
       >
         {ticks.map((tick) => (
           <g key={tick}>
@@ -84,7 +82,7 @@ export function Waterfall({
           const [top, bottom] = [y(Math.max(step.from, step.to)), y(Math.min(step.from, step.to))];
           const mark = {
             path: step.key === null ? [] : [step.key],
-            label: `${step.label}${step.about && step.key ? `: ${step.about}` : ""}`,
+            label: step.label,
             value: step.to - step.from,
             words: step.words,
             percent: null,
@@ -144,18 +142,12 @@ export function Waterfall({
                 textAnchor="middle"
                 style={{ fontWeight: 600, fill: "var(--ink)" }}
               >
-                {step.label}
+                {linesOf(step.label, LETTERS).map((line, row) => (
+                  <tspan key={row} x={x + (PLACE - 30) / 2} dy={row ? 15 : 0}>
+                    {line}
+                  </tspan>
+                ))}
               </text>
-              {step.about && step.key && (
-                <text
-                  x={x + (PLACE - 30) / 2}
-                  y={HEIGHT + 36}
-                  textAnchor="middle"
-                  style={{ fontSize: 11 }}
-                >
-                  {step.about.length > 18 ? `${step.about.slice(0, 17)}…` : step.about}
-                </text>
-              )}
             </g>
           );
         })}

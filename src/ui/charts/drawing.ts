@@ -147,3 +147,15 @@ export const depthOf = (share: number): number =>
   share <= 0.5 ? Math.round(8 + 84 * share) : Math.round(74 + 32 * (share - 0.5));
 /** The ink on a tone of that share. */
 export const inkOfShare = (share: number): string => (share > 0.5 ? "var(--deep)" : "var(--ink)");
+
+/** Words in lines of at most so many letters, broken between words. */
+export function linesOf(words: string, letters: number): string[] {
+  const lines: string[] = [];
+  for (const word of words.split(" ")) {
+    const last = lines.at(-1);
+    if (last !== undefined && last.length + word.length < letters)
+      lines[lines.length - 1] = `${last} ${word}`;
+    else lines.push(word);
+  }
+  return lines;
+}

@@ -50,7 +50,7 @@ import {
 import { Forecast, useForecast } from "./Forecast";
 import { Account } from "./Account";
 import { Steps } from "./Steps";
-import { Below, Grounds, Leaves } from "./sprintStyle";
+import { Grounds, Leaves } from "./sprintStyle";
 import { flowWidths } from "./flowWidths";
 import { cumulativeFlow } from "./sprintReports";
 
@@ -219,109 +219,109 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
           </div>
         </Leaves>
         <Grounds>
-          <TabPanel id={leaf} className="figure">
-            {error && !data ? (
-              <Empty says={error.message} />
-            ) : !data ? (
-              <Waiting>Counting …</Waiting>
-            ) : leaf === "burndown" || leaf === "burnup" ? (
-              <>
-                <Says>{saidWords(data.shown.says)}</Says>
-                {answer?.burndown && leaf === "burndown" && (
-                  <Checkbox isSelected={onWorkingDays} onChange={setOnWorkingDays}>
-                    Pace over working days only
-                  </Checkbox>
-                )}
-                {answer?.burndown &&
-                  data.shown.pace &&
-                  !data.shown.blank &&
-                  (leaf === "burndown" ? (
-                    <div aria-label="Figure" role="group" style={{ display: "flex", flex: 1 }}>
-                      <FigureBody
-                        shown={data.shown}
-                        report={data.definition}
-                        dress={PLAIN_DRESS}
-                        measure=""
-                        title={`Burndown of ${sprint.name}`}
-                        opened={null}
-                        onOpen={(mark) => open(data.definition, mark, mark.label)}
-                        asTable={false}
-                        pace={onWorkingDays ? "working" : "clock"}
-                        flags={flagsOf(notes ?? [], data.shown)}
+          <div className="column">
+            <TabPanel id={leaf} className="figure">
+              {error && !data ? (
+                <Empty says={error.message} />
+              ) : !data ? (
+                <Waiting>Counting …</Waiting>
+              ) : leaf === "burndown" || leaf === "burnup" ? (
+                <>
+                  <Says>{saidWords(data.shown.says)}</Says>
+                  {answer?.burndown && leaf === "burndown" && (
+                    <Checkbox isSelected={onWorkingDays} onChange={setOnWorkingDays}>
+                      Pace over working days only
+                    </Checkbox>
+                  )}
+                  {answer?.burndown &&
+                    data.shown.pace &&
+                    !data.shown.blank &&
+                    (leaf === "burndown" ? (
+                      <div aria-label="Figure" role="group" style={{ display: "flex", flex: 1 }}>
+                        <FigureBody
+                          shown={data.shown}
+                          report={data.definition}
+                          dress={PLAIN_DRESS}
+                          measure=""
+                          title={`Burndown of ${sprint.name}`}
+                          opened={null}
+                          onOpen={(mark) => open(data.definition, mark, mark.label)}
+                          asTable={false}
+                          pace={onWorkingDays ? "working" : "clock"}
+                          flags={flagsOf(notes ?? [], data.shown)}
+                        />
+                      </div>
+                    ) : (
+                      <BurnUp
+                        answer={answer}
+                        pace={data.shown.pace}
+                        drawn={{
+                          onOpen: (mark) => open(data.definition, mark, mark.label),
+                          opened: null,
+                          label: `Burn-up of ${sprint.name}`,
+                          dress: PLAIN_DRESS,
+                        }}
+                        forecast={
+                          forecast?.forecast
+                            ? { forecast: forecast.forecast, days: forecast.days }
+                            : null
+                        }
                       />
-                    </div>
-                  ) : (
-                    <BurnUp
-                      answer={answer}
-                      pace={data.shown.pace}
-                      drawn={{
-                        onOpen: (mark) => open(data.definition, mark, mark.label),
-                        opened: null,
-                        label: `Burn-up of ${sprint.name}`,
-                        dress: PLAIN_DRESS,
-                      }}
-                      forecast={
-                        forecast?.forecast
-                          ? { forecast: forecast.forecast, days: forecast.days }
-                          : null
+                    ))}
+                  {!answer?.burndown && (
+                    <Empty
+                      says={
+                        sprint.starts
+                          ? "There is nothing to draw before it begins."
+                          : "Its dates are missing: a sprint needs a start and an end before anything can burn down."
                       }
                     />
-                  ))}
-                {!answer?.burndown && (
-                  <Empty
-                    says={
-                      sprint.starts
-                        ? "There is nothing to draw before it begins."
-                        : "Its dates are missing: a sprint needs a start and an end before anything can burn down."
-                    }
-                  />
-                )}
-              </>
-            ) : (
-              <OtherFigure
-                report={reports[leaf]}
-                title={`${LEAVES[leaf]} of ${leaf === "velocity" ? (sprint.team ?? "the team") : sprint.name}`}
-                onOpen={(mark) => open(reports[leaf], mark, mark.label)}
-              />
-            )}
-            {leaf === "flow" && (
-              <LeftOut
-                context={context}
-                report={reports.flow as LevelReport}
-                without={without}
-                onWithout={setWithout}
-              />
-            )}
-          </TabPanel>
+                  )}
+                </>
+              ) : (
+                <OtherFigure
+                  report={reports[leaf]}
+                  title={`${LEAVES[leaf]} of ${leaf === "velocity" ? (sprint.team ?? "the team") : sprint.name}`}
+                  onOpen={(mark) => open(reports[leaf], mark, mark.label)}
+                />
+              )}
+              {leaf === "flow" && (
+                <LeftOut
+                  context={context}
+                  report={reports.flow as LevelReport}
+                  without={without}
+                  onWithout={setWithout}
+                />
+              )}
+            </TabPanel>
+            {data && <Steps sprint={data} unit={unit} zone={facts.calendar.zone} />}
+          </div>
           {data && (
-            <Account
-              sprint={data}
-              unit={unit}
-              zone={facts.calendar.zone}
-              onRecords={(line, title) =>
-                setOpened({
-                  report: data.definition,
-                  mark: null,
-                  title,
-                  path: [burndownParts.write({ kind: line })],
-                })
-              }
-            />
+            <div className="column">
+              <Account
+                sprint={data}
+                unit={unit}
+                zone={facts.calendar.zone}
+                onRecords={(line, title) =>
+                  setOpened({
+                    report: data.definition,
+                    mark: null,
+                    title,
+                    path: [burndownParts.write({ kind: line })],
+                  })
+                }
+              />
+              <Forecast
+                answer={answer}
+                pace={data.shown.pace ?? null}
+                forecast={forecast}
+                planned={sprint.ends}
+                running={sprint.stage === "running" && !stood}
+              />
+            </div>
           )}
         </Grounds>
       </Tabs>
-      {data && (
-        <Below>
-          <Steps sprint={data} unit={unit} zone={facts.calendar.zone} />
-          <Forecast
-            answer={answer}
-            pace={data.shown.pace ?? null}
-            forecast={forecast}
-            planned={sprint.ends}
-            running={sprint.stage === "running" && !stood}
-          />
-        </Below>
-      )}
       <div className="sight">
         <SightLine />
       </div>

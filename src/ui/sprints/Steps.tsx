@@ -23,7 +23,7 @@ export function Steps({
   const [all, setAll] = useState(false);
   const latest = [...steps].reverse();
   return (
-    <section aria-label="Step by step">
+    <section className="steps" aria-label="Step by step">
       <h2>Step by step</h2>
       {steps.length === 0 ? (
         <p className="none">Nothing came in, went out or was finished since it began.</p>

@@ -46,6 +46,46 @@ export const Grounds = styled.div`
   grid-template-columns: minmax(0, 752fr) minmax(0, 372fr);
   gap: 16px;
   padding: 0 32px;
+  align-items: start;
+  .column {
+    display: grid;
+    gap: 16px;
+    min-width: 0;
+  }
+  .steps {
+    border-top: 3px solid var(--ink);
+    padding-top: 8px;
+    min-width: 0;
+    h2 {
+      font: 620 20px/24px var(--serif);
+    }
+    .more {
+      color: var(--plum);
+      font-weight: 600;
+      padding: 6px 0;
+    }
+    .none {
+      color: var(--ink-2);
+      padding-top: 6px;
+    }
+  }
+  .forecast {
+    background: var(--salt);
+    padding: 10px 14px;
+    .head {
+      font-weight: 650;
+    }
+    p {
+      font: 400 17px/24px var(--serif);
+    }
+    p b {
+      font-weight: 620;
+    }
+    .note {
+      font: 400 12.5px/17px var(--sans);
+      color: var(--ink-2);
+    }
+  }
   .figure {
     background: var(--tide);
     padding: 12px 20px 14px;
@@ -66,6 +106,9 @@ export const Grounds = styled.div`
     padding: 0 16px;
     .figure {
       padding: 12px;
+    }
+    .steps {
+      overflow-x: auto;
     }
   }
 `;
@@ -211,70 +254,5 @@ export const StepTable = styled.table`
   }
   td.number {
     font: 560 17px/20px var(--serif);
-  }
-`;
-export const Below = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 752fr) minmax(0, 372fr);
-  gap: 16px;
-  padding: 14px 32px 32px;
-  margin-top: 14px;
-  position: relative;
-  &::before {
-    content: "";
-    position: absolute;
-    left: 32px;
-    right: 32px;
-    top: 0;
-    border-top: 3px solid var(--ink);
-  }
-  section {
-    min-width: 0;
-  }
-  h2 {
-    font: 620 20px/24px var(--serif);
-  }
-  .more {
-    color: var(--plum);
-    font-weight: 600;
-    padding: 6px 0;
-  }
-  .none {
-    color: var(--ink-3);
-    padding-top: 6px;
-    border-top: 1px solid var(--line);
-  }
-  .forecast {
-    background: var(--salt);
-    padding: 10px 14px;
-    text {
-      fill: var(--ink-2);
-    }
-    .head {
-      font-weight: 650;
-    }
-    p {
-      font: 400 17px/24px var(--serif);
-    }
-    p b {
-      font-weight: 620;
-    }
-    .note {
-      font: 400 12.5px/17px var(--sans);
-      color: var(--ink-2);
-    }
-  }
-  @media (max-width: 1000px) {
-    grid-template-columns: minmax(0, 1fr);
-  }
-  @media (max-width: 700px) {
-    padding: 14px 16px 80px;
-    > section:first-child {
-      overflow-x: auto;
-    }
-    &::before {
-      left: 16px;
-      right: 16px;
-    }
   }
 `;

@@ -5,7 +5,7 @@ import { NONE, foldKey, valueKey, type Key, rangeKey, caseKey } from "../../defi
 import type { CountParts } from "./planCount";
 import { Exact, folded } from "../../base";
 import { type Value, idsOf } from "../../filter";
-import type { Bucket, Instant } from "../../time";
+import type { Bucket, Comparison, Instant } from "../../time";
 
 import { naturalOrder, slotValue, type Aggregate, type Tier, topOrder } from "../../plan";
 
@@ -36,6 +36,8 @@ export interface CountAnswer {
   readonly everything: readonly Cell[] | null;
   /** What the total is compared with, where the report compares. */
   readonly before: readonly Cell[] | null;
+  /** What it is compared with, in words. */
+  readonly compared?: Comparison;
   /** Some record may count in more than one group. */
   readonly manyValued: boolean;
   readonly asOf: Instant;
@@ -85,6 +87,7 @@ export function countAnswer(parts: CountParts): CountAnswer {
     columnTotals: splitKeys.map((key) => cells([depth], [key])),
     everything: parts.hidden && measured(parts.hidden),
     before: before && measured(before([])),
+    ...(report.compared ? { compared: report.compared } : {}),
     manyValued: parts.manyValued,
     asOf: view.now,
   };

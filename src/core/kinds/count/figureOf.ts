@@ -181,9 +181,24 @@ export function figureOf(
     measures: answer.measures.map((head, i) =>
       all({ cell: answer.total[i], head, measure: i, label: measureName(i) }),
     ),
-    then: answer.before ? { ...all({ cell: answer.before[0], measure: 0 }), before: true } : null,
+    then: answer.before
+      ? {
+          ...all({
+            cell: answer.before[0],
+            measure: 0,
+            ...(answer.compared ? { label: answer.compared } : {}),
+          }),
+          before: true,
+        }
+      : null,
     cut: inRest + sorted.length - shown.length,
-    poor: shape ? poorFor(shapes[shape], shown.length, series.length) : null,
+    poor: shape
+      ? poorFor(shapes[shape], {
+          groups: shown.length,
+          parts: series.length,
+          isCompared: answer.before !== null,
+        })
+      : null,
   };
 }
 

@@ -1,7 +1,7 @@
 import type { AnswerRow, CountAnswer } from "./countAnswer";
 import type { Cell, Head } from "../../answer";
 import type { Dress, Rule } from "../../definition";
-import { nameKey, ruleOf, shareRanks, measuredWords } from "../../figure";
+import { changeWords, measuredWords, nameKey, ruleOf, shareRanks } from "../../figure";
 
 /** A cell of a pivot: what it says, what opens it, and the rule that tones it. Nothing there is a dot. */
 export interface PivotCell {
@@ -31,6 +31,8 @@ export interface PivotColumn {
   readonly label: string;
   readonly measure: number;
   readonly measureLabel: string;
+  /** It is of what the report is compared with, or of the difference to it. */
+  readonly compares?: "before" | "change";
 }
 
 export interface PivotTable {
@@ -61,6 +63,16 @@ export function pivotOf(answer: CountAnswer, dress: Dress): Pivot {
   ].flatMap(({ key, label }) =>
     measures.map((measureLabel, measure) => ({ key, label, measure, measureLabel })),
   );
+  if (answer.before)
+    columns.push(
+      ...(["before", "change"] as const).map((compares) => ({
+        key: null,
+        label: compares === "before" ? (answer.compared ?? compares) : compares,
+        measure: 0,
+        measureLabel: compares === "before" ? (answer.compared ?? compares) : compares,
+        compares,
+      })),
+    );
   const byTier: readonly (readonly AnswerRow[])[] = [...answer.tiers, answer.rows];
   const leaves = answer.rows.flatMap((row) => [
     ...row.parts.map((cells) => cells[0]?.value ?? null),
@@ -87,12 +99,24 @@ export function pivotOf(answer: CountAnswer, dress: Dress): Pivot {
       ...(rule ? { rule } : {}),
     };
   };
-  const cellsOf = (row: AnswerRow, tones: boolean): PivotCell[] =>
-    [...row.parts, row.cells].flatMap((cells, column) =>
+  const comparedCells = (
+    now: readonly Cell[],
+    before: readonly Cell[] | null | undefined,
+  ): PivotCell[] => {
+    if (!answer.before) return [];
+    const [head] = answer.measures;
+    const then = before?.[0];
+    const words = changeWords(now[0]?.value ?? null, then?.value ?? null, head);
+    return [cell(then, 0, false), { value: words, records: 0, words }];
+  };
+  const cellsOf = (row: AnswerRow, tones: boolean): PivotCell[] => [
+    ...[...row.parts, row.cells].flatMap((cells, column) =>
       cells.map((one, measure) =>
         cell(one, measure, tones && (column < row.parts.length || row.parts.length === 0)),
       ),
-    );
+    ),
+    ...comparedCells(row.cells, row.before),
+  ];
   const childrenOf = (path: readonly Head[]): readonly AnswerRow[] =>
     sorted(
       (byTier[path.length] ?? []).filter((row) =>
@@ -120,9 +144,12 @@ export function pivotOf(answer: CountAnswer, dress: Dress): Pivot {
       };
       return isClosed ? [own] : [own, ...below];
     });
-  const total = [...answer.columnTotals, answer.total].flatMap((cells) =>
-    cells.map((one, measure) => cell(one, measure, false)),
-  );
+  const total = [
+    ...[...answer.columnTotals, answer.total].flatMap((cells) =>
+      cells.map((one, measure) => cell(one, measure, false)),
+    ),
+    ...comparedCells(answer.total, answer.before),
+  ];
   const tables: PivotTable[] =
     pages === 0
       ? [{ page: [], rows: rowsUnder([]), total }]

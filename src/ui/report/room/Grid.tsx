@@ -54,8 +54,8 @@ export const Grid = styled.main<{ $wide: boolean }>`
     font: 680 14px/20px var(--sans);
   }
   .figure .draw {
-    flex: 1;
-    min-height: 0;
+    flex: 1 0 auto;
+    min-height: 220px;
     display: flex;
     flex-direction: column;
     padding-top: 8px;
