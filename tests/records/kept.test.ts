@@ -135,6 +135,44 @@ describe("sharing", () => {
   });
 });
 
+describe("a tile gives no right", () => {
+  const tile = (report: number) => ({ id: `t${report}`, report, x: 0, y: 0, w: 6, h: 6 });
+  const board = (desk: Desk, tiles: object[], more: object = {}) =>
+    saveDashboard(em, desk.viewer, { name: "Theirs", tiles, ...more });
+  test("nobody puts a report on a board that they may not read", async () => {
+    const secret = await save("Secret");
+    const tried = await board(other, [tile(secret)]);
+    expect(tried.ok).toBe(false);
+    expect(await loadReport(em, other.viewer, secret)).toBeNull();
+  });
+  test("who may change a board cannot read through it what its owner alone may", async () => {
+    const secret = await save("Secret of the owner");
+    const own = await board(builder, [], { forEveryone: false });
+    if (!own.ok) throw new Error("not saved");
+    await setShares(em, builder.viewer, "dashboard", own.value.id, [
+      share({ person: other.viewer.person, mayChange: true }),
+    ]);
+    const { id, version } = own.value;
+    expect((await board(other, [tile(secret)], { id, version })).ok).toBe(false);
+    // Their own report stands there, and hands on what they may read: to the owner of the board, too.
+    const theirs = await save("Theirs to show", undefined, other);
+    expect((await board(other, [{ ...tile(theirs), by: 1 }], { id, version })).ok).toBe(true);
+    expect(await loadReport(em, builder.viewer, theirs)).not.toBeNull();
+  });
+  test("a forged giver of a tile is not believed, and a lost right is lost on the board", async () => {
+    const lent = await save("Lent");
+    await setShares(em, builder.viewer, "report", lent, [share({ person: other.viewer.person })]);
+    const made = await board(other, [{ ...tile(lent), by: builder.viewer.person }], {
+      forEveryone: true,
+    });
+    expect(made.ok).toBe(true);
+    expect(await loadReport(em, member.viewer, lent)).not.toBeNull();
+    await setShares(em, builder.viewer, "report", lent, []);
+    expect(await loadReport(em, other.viewer, lent)).toBeNull();
+    expect(await loadReport(em, member.viewer, lent)).toBeNull();
+  });
+});
+
 describe("versions, drafts and the bin", () => {
   test("every save is a version with its whole body", async () => {
     const id = await save("Versioned");

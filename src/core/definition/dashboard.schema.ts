@@ -5,6 +5,8 @@ import { COLUMNS } from "./dashboard";
 export const TileSchema = z.object({
   id: z.string().min(1).max(40),
   report: z.int(),
+  /** Who put it there: it shows what they may read, and no more. Set by the server. */
+  by: z.int().optional(),
   x: z
     .int()
     .min(0)

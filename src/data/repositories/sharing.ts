@@ -37,10 +37,19 @@ export const asks = (viewer: Viewer): [number, boolean] => [
   viewer.role === "administrator",
 ];
 
+/**
+ * SQL: whether a dashboard that somebody may read shows a report. A tile gives no right of its own: it hands on what whoever
+ * put it there may read, and no more.
+ */
+const shownOnBoard = (alias: string): string =>
+  `EXISTS (SELECT 1 FROM dashboards b CROSS JOIN LATERAL jsonb_array_elements(b.tiles) tile JOIN people adder ON adder.id = coalesce((tile->>'by')::int, b.owner_id)
+     WHERE b.deleted_at IS NULL AND b.tiles @> jsonb_build_array(jsonb_build_object('report', ${alias}.id)) AND tile->'report' = to_jsonb(${alias}.id)
+       AND ${mayRead("b", "dashboard", "$1", "$2")} AND ${mayRead(alias, "report", "adder.id", "adder.role = 'administrator'")})`;
+
 /** Reading: what one may read by its own shares, and a report also by a dashboard that shows it. */
 export const readable = (alias: string, kind: SharedKind): string =>
   kind === "report"
-    ? `(${mayRead(alias, kind, "$1", "$2")} OR EXISTS (SELECT 1 FROM dashboards b WHERE b.deleted_at IS NULL AND b.tiles @> jsonb_build_array(jsonb_build_object('report', ${alias}.id)) AND ${mayRead("b", "dashboard", "$1", "$2")}))`
+    ? `(${mayRead(alias, kind, "$1", "$2")} OR ${shownOnBoard(alias)})`
     : mayRead(alias, kind, "$1", "$2");
 
 export const writable = (alias: string, kind: SharedKind): string =>

@@ -1,4 +1,5 @@
 import { DashboardSchema, TileSchema } from "@/core/definition/schemas";
+import type { Tile } from "@/core/definition";
 import type { DashboardLine, KeptDashboard } from "@/contract/dashboards";
 import { fine, refused, type Result } from "@/core/base";
 
@@ -8,6 +9,7 @@ import {
   findDashboard,
   putDashboard,
   readableDashboards,
+  rightTo,
   writableDashboards,
   type DashboardRow,
   type EntityManager,
@@ -52,6 +54,29 @@ const mayNot = () =>
     message: "Members read dashboards; ask a builder to change this one.",
   });
 
+/**
+ * The tiles as they are kept: those that were there already are still whose they were, new ones are the saver's, who has to
+ * see what they show. A tile of a report that is gone stays, and says so.
+ * @returns null where a new tile shows what the saver may not see
+ */
+async function ownTiles(
+  em: EntityManager,
+  viewer: Viewer,
+  id: number | undefined,
+  tiles: readonly Tile[],
+): Promise<Tile[] | null> {
+  const kept = id === undefined ? undefined : await findDashboard(em, viewer, id);
+  const before = new Map(
+    z
+      .array(TileSchema)
+      .parse(kept?.tiles ?? [])
+      .map((tile) => [tile.report, tile.by ?? kept!.ownerId]),
+  );
+  const fresh = new Set(tiles.map((tile) => tile.report).filter((report) => !before.has(report)));
+  for (const report of fresh) if (!(await rightTo(em, viewer, "report", report))) return null;
+  return tiles.map((tile) => ({ ...tile, by: before.get(tile.report) ?? viewer.person }));
+}
+
 export interface DashboardToSave {
   readonly id?: number;
   readonly version?: number;
@@ -82,7 +107,14 @@ export async function saveDashboard(
           : "A tile has no place on the grid.",
       path: String(read.error.issues[0].path[0]),
     });
-  const { name, purpose, tiles } = read.data;
+  const { name, purpose } = read.data;
+  const tiles = await ownTiles(em, viewer, given.id, read.data.tiles);
+  if (!tiles)
+    return refused({
+      code: "dashboard.tile",
+      message: "A tile names a report that is not there, or not yours to see.",
+      path: "tiles",
+    });
   const saved = await putDashboard(em, viewer, { ...given, name }, { purpose, tiles });
   return "saved" in saved
     ? fine(saved.saved)

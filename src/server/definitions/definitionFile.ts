@@ -48,7 +48,7 @@ export const DefinitionFile = z.discriminatedUnion("kind", [
       reports: z.array(Report).max(60),
       tiles: z
         .array(
-          TileSchema.omit({ report: true }).extend({
+          TileSchema.omit({ report: true, by: true }).extend({
             report: z.int().min(0).describe("the place of its report among `reports`, from 0"),
           }),
         )
@@ -126,7 +126,7 @@ export async function writeDefinition(
         reports: reports.filter((report) => report !== null),
         tiles: board.tiles
           .filter((tile) => known.includes(tile.report))
-          .map((tile) => ({ ...tile, report: known.indexOf(tile.report) })),
+          .map(({ by: _by, ...tile }) => ({ ...tile, report: known.indexOf(tile.report) })),
       },
     },
   };
