@@ -289,10 +289,16 @@ export class Relation {
       );
     } else {
       this.joins.push(
-        sql`LEFT JOIN ${identifier(TABLES[step.reaches])} ${at} ON ${at}.id = ${this.source(owner, step, false)}`,
+        sql`LEFT JOIN ${identifier(TABLES[step.reaches])} ${at} ON ${at}.id = ${this.source(owner, step, false)}${this.isKnown(alias, step.reaches)}`,
       );
     }
     return alias;
+  }
+
+  /** Each step of a path has the rights of what it reaches: what the viewer may not know of reads as not set, and so does all beyond it. */
+  private isKnown(alias: string, thing: ThingType): Fragment {
+    if (this.view.projects === null || !HIDEABLE.includes(thing)) return EMPTY;
+    return sql` AND ${this.mayBeSeen(thing === "project" ? `${alias}.id` : `${alias}.project_id`)}`;
   }
 
   private source(alias: string, field: Field, working: boolean): Fragment {
