@@ -38,7 +38,23 @@ export interface DashboardLine {
   readonly mayChange: boolean;
 }
 
+/** A dashboard to begin with. */
+export interface BoardTemplate {
+  readonly name: string;
+  readonly purpose: string;
+  readonly tiles: number;
+}
+
+export const MakeBoardAsk = z.object({
+  name: z.string(),
+  purpose: z.string().max(500),
+  template: z.string().max(200).nullable(),
+});
+
 export const dashboardActs = {
+  boardTemplates: act(NothingAsk).answers<BoardTemplate[]>(),
+  /** A new dashboard, empty or filled from a template. */
+  makeBoard: act(MakeBoardAsk).answers<SavedVersion>(),
   saveDashboard: act(SaveDashboardAsk).answers<SavedVersion>(),
   /** Those that one may put tiles on. */
   boards: act(NothingAsk).answers<KeptDashboard[]>(),

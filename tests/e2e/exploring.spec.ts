@@ -263,7 +263,9 @@ test("somebody finds out why the backlog jumped and what piles up, and keeps the
   await saveAs(page, "Waiting for parts at the engine shop");
   await page.getByRole("button", { name: "Put on a dashboard" }).click();
   await page.getByRole("dialog").getByText("A new dashboard").click();
-  await expect(page.getByText("It is on New dashboard.")).toBeVisible();
+  await page.getByLabel("Name of the dashboard").fill("Engine shop");
+  await page.getByRole("button", { name: "Make it" }).click();
+  await expect(page.getByText("It is on Engine shop.")).toBeVisible();
   await page.goto(
     reportOf(
       "arrivals and departures of faults where status is open by quarter for last 18 months with level as columns with line",
@@ -271,7 +273,7 @@ test("somebody finds out why the backlog jumped and what piles up, and keeps the
   );
   await saveAs(page, "Faults by quarter, with their level");
   await page.getByRole("button", { name: "Put on a dashboard" }).click();
-  await page.getByRole("dialog").getByText("New dashboard", { exact: true }).click();
+  await page.getByRole("dialog").getByText("Engine shop", { exact: true }).click();
   await page.getByRole("button", { name: "Open it" }).click();
   await expect(
     page

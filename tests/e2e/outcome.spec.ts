@@ -7,7 +7,7 @@ test("from sign-in to an opened figure on a dashboard, by mouse", async ({ page 
   await page.goto("/");
   await page.waitForURL("**/sign-in");
   await page.getByRole("button", { name: /Runa Vale/ }).click();
-  await page.waitForURL("**/dashboards");
+  await page.waitForURL(/\/dashboards(\/\d+)?$/);
 
   await page.getByRole("button", { name: "Say or find (Ctrl K)" }).click();
   await page.getByLabel("Say what to count, or find something").fill(SENTENCE);
@@ -32,6 +32,8 @@ test("from sign-in to an opened figure on a dashboard, by mouse", async ({ page 
 
   await page.getByRole("button", { name: "Put on a dashboard" }).click();
   await page.getByRole("radio", { name: /A new dashboard/ }).click({ force: true });
+  await page.getByLabel("Name of the dashboard").fill("At first");
+  await page.getByRole("button", { name: "Make it" }).click();
   await page.getByRole("button", { name: "Open it" }).click();
   await page.waitForURL(/\/dashboards\/\d+$/);
   await page.getByRole("button", { name: "Arrange", exact: true }).click();
@@ -86,7 +88,7 @@ test("the same by keys alone", async ({ page }) => {
   };
   await focusOn(/Inês Duarte/);
   await page.keyboard.press("Enter");
-  await page.waitForURL("**/dashboards");
+  await page.waitForURL(/\/dashboards(\/\d+)?$/);
   await page.waitForLoadState("networkidle");
   await page.keyboard.press("Control+k");
   await page.keyboard.type("count faults where status is open by team as bars");

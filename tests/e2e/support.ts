@@ -8,7 +8,7 @@ export async function signIn(page: Page, login: string): Promise<void> {
   await page.getByLabel("Login or mail address").fill(login);
   await page.getByLabel("Password", { exact: true }).fill(PASSWORD);
   await page.getByRole("button", { name: "Come in", exact: true }).click();
-  await page.waitForURL("**/dashboards");
+  await page.waitForURL(/\/dashboards(\/\d+)?$/);
   // Keys are taken once the page is alive.
   await page.waitForLoadState("networkidle");
 }

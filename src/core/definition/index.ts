@@ -5,3 +5,4 @@ export * from "./dress";
 export * from "./dashboard";
 export * from "./partCodec";
 export * from "./groupPart";
+export { freePlace, overlaps } from "./freePlace";

@@ -1,4 +1,5 @@
 import { settled } from "../refused";
+import { boardTemplates, makeBoard } from "../dashboards/template";
 import { saveDashboard, boardsToChange } from "../dashboards/dashboards";
 
 import type { dashboardActs as contracts } from "@/contract/dashboards";
@@ -9,6 +10,11 @@ export const dashboardActs: ActsOf<typeof contracts> = {
     changes: true,
     run: async ({ em, desk }, asked) =>
       settled(await saveDashboard(em, desk.viewer, { ...asked, tiles: asked.tiles })),
+  },
+  boardTemplates: { run: () => boardTemplates() },
+  makeBoard: {
+    changes: true,
+    run: async ({ em, desk }, asked) => settled(await makeBoard(em, desk, asked)),
   },
   boards: {
     run: ({ em, desk }) => boardsToChange(em, desk.viewer),

@@ -22,6 +22,12 @@ export async function listDashboards(em: EntityManager, viewer: Viewer): Promise
   return lines.map((line) => ({ ...line, mayChange: mayBuild(viewer) && line.mayChange }));
 }
 
+/** The dashboard that somebody lands on: one of their pins, or else the first that they may read. */
+export async function firstBoard(em: EntityManager, viewer: Viewer): Promise<number | null> {
+  const boards = await readableDashboards(em, viewer);
+  return (boards.find((board) => board.pinned) ?? boards[0])?.id ?? null;
+}
+
 const keptDashboard = (
   { ownerId, owner, ...row }: DashboardRow,
   viewer: Viewer,

@@ -9,185 +9,9 @@ import { systemClock } from "../clock";
 import { saveDashboard } from "../dashboards/dashboards";
 import { deskOf } from "../viewer/viewpoint";
 import { setPin } from "./kept";
+import { BOARDS, tilesOf } from "./readyBoards";
+import { REPORTS } from "./readyReports";
 import { saveReport } from "./reports";
-
-/** Reports for the common jobs of a desk, as ordinary definitions. */
-const REPORTS: readonly {
-  readonly name: string;
-  readonly sentence: string;
-  readonly dress?: object;
-  readonly category?: string;
-  readonly purpose?: string;
-}[] = [
-  {
-    name: "Open faults by priority",
-    sentence: "count faults where status is open by priority split by status as stacked bars",
-  },
-  { name: "Open faults", sentence: "count faults where status is open as number" },
-  {
-    name: "Finished this month",
-    sentence: "count items where finished during this month so far as number",
-  },
-  {
-    name: "Faults by service",
-    sentence: "count faults where status is open by service top 6 as donut",
-    dress: { labels: "both" },
-  },
-  {
-    name: "Requests each week",
-    sentence: "count requests by week of created for last 12 full weeks as columns",
-  },
-  {
-    name: "Finished each month, by kind",
-    sentence: "count items by month of finished for last 12 months to date split by kind as line",
-  },
-  {
-    name: "Who carries what",
-    sentence: "count items where status is open by assignee top 7 as bars",
-  },
-  {
-    name: "Oldest open faults",
-    sentence:
-      "list faults where status is open showing key, title, priority, assignee, age sorted by age descending as list",
-  },
-  {
-    name: "Done by now, of what came each week",
-    sentence:
-      "count where status is finished per count of faults by week of created for last 12 full weeks as columns",
-    category: "History",
-    purpose: "How much of what came in a week is finished today.",
-  },
-  {
-    name: "Average age of open faults",
-    sentence:
-      "level of average age in days of faults where status is open at month ends for last 18 months to date as line",
-    category: "History",
-    purpose: "How old what was open was, at each month's end.",
-  },
-  {
-    name: "Open faults by age and priority",
-    sentence:
-      "count faults where status is open by age in ranges (2, 7, 30, 90) split by priority as stacked bars",
-    category: "Desk",
-    purpose: "Ages in days; each range begins with its lower border.",
-  },
-  {
-    name: "Lead time over time",
-    sentence:
-      "p85 lead time in days and median lead time in days of faults by month of finished for last 12 months to date as line",
-    category: "History",
-    purpose: "Within how many days 85 % and half of them were finished.",
-  },
-  {
-    name: "How long finished faults took",
-    sentence:
-      "count faults where finished during last 3 months by lead time in ranges (1, 2, 5, 10, 20) as columns",
-    category: "History",
-  },
-  {
-    name: "SLA over time",
-    sentence:
-      "count faults by month of created for last 12 months to date split by SLA resolution as stacked columns",
-    category: "Promises",
-    purpose: "Met, missed and still running, by when they were created.",
-  },
-  {
-    name: "Lead time of finished faults, one by one",
-    sentence:
-      "median lead time in days, p85 lead time in days and p95 lead time in days of faults by day of finished for last 3 months to date as dots",
-    category: "Flow",
-    purpose: "Each fault when it was finished, and within how many days half, 85 and 95 % were.",
-  },
-  {
-    name: "About to be missed",
-    sentence:
-      "list faults where SLA resolution is running showing key, title, priority, assignee, status, resolution time left sorted by resolution time left as list",
-    category: "Promises",
-    purpose: "Promises still running, by the time that is left of them.",
-  },
-  {
-    name: "Finished requests, last 30 business days",
-    sentence:
-      "count requests where finished during last 30 business days by assignee top 12 as bars",
-    category: "Desk",
-    purpose: "Who finished how much lately; each bar opens its requests.",
-  },
-  {
-    name: "Open faults by person, waiting folded",
-    sentence:
-      'count faults where status is open by assignee top 8 split by status folding (Logged, Triaged, "In hand", "Waiting for parts" as Remaining) as stacked bars',
-    category: "Desk",
-  },
-  {
-    name: "Created this month, and still open",
-    sentence:
-      "count where created during this month, count where status is open, of faults by assignee top 8 as columns",
-    category: "Desk",
-  },
-  {
-    name: "SLA resolution by team",
-    sentence:
-      "count faults where priority is any of (P1, P2) by team split by SLA resolution as stacked bars to 100 %",
-    category: "Promises",
-    purpose: "How many promises were met, missed or are still running.",
-  },
-  {
-    name: "Who passed what to whom",
-    sentence:
-      "count moves where field is assignee and old value is not empty and new value is not empty by old value top 8 split by new value as heat map",
-    category: "Desk",
-    purpose: "Handing on, from row to column.",
-  },
-  {
-    name: "Open work by team and priority",
-    sentence: "count items where status is open by team split by priority as pivot",
-    dress: { rules: [{ kind: "over", value: 20, measure: 0, color: "c4", name: "over 20" }] },
-    category: "Desk",
-  },
-  {
-    name: "My open items",
-    sentence:
-      "list items where assignee is me and status is open showing key, title, status, priority, due, age sorted by age descending as list",
-    category: "Mine",
-    purpose: "The same report for everybody: each sees their own.",
-  },
-  {
-    name: "Open faults of my team",
-    sentence:
-      "count faults where status is open and team is my team by priority split by status as stacked bars",
-    category: "Mine",
-  },
-  {
-    name: "Open faults over 18 months, by priority",
-    sentence:
-      "level of faults where status is open at month ends for last 18 months to date split by priority as area",
-    category: "History",
-    purpose: "How many were open, with the priority they had then.",
-  },
-  {
-    name: "Arrivals and departures of P1 and P2",
-    sentence:
-      "arrivals and departures of faults where status is open and priority is any of (P1, P2) by quarter for last 2 years as columns",
-    category: "History",
-  },
-  {
-    name: "Days to finish, by team",
-    sentence:
-      "average lead time in days of items where finished during last 3 months by team as bars",
-  },
-];
-
-/** [report, x, y, w, h] on twelve columns. */
-const BOARD: readonly (readonly [string, number, number, number, number])[] = [
-  ["Open faults by priority", 0, 0, 5, 6],
-  ["Open faults", 5, 0, 2, 3],
-  ["Finished this month", 5, 3, 2, 3],
-  ["Faults by service", 7, 0, 5, 6],
-  ["Requests each week", 0, 6, 4, 6],
-  ["Finished each month, by kind", 4, 6, 4, 6],
-  ["Who carries what", 8, 6, 4, 6],
-  ["Oldest open faults", 0, 12, 12, 6],
-];
 
 /** A report for a common job, in the words of this workspace. */
 export interface ReadyMade {
@@ -199,7 +23,7 @@ export interface ReadyMade {
 }
 
 /** Where a workspace has no kind of that name, its items stand in. */
-const general = (words: string): string =>
+export const general = (words: string): string =>
   words
     .replace(/\b(faults|requests|stories)\b/g, "items")
     .replace(/\b(Faults|Requests|Stories)\b/g, "Items");
@@ -230,7 +54,7 @@ export function readyMade(context: AskContext): ReadyMade[] {
   return made.filter((one, i) => made.findIndex((other) => other.name === one.name) === i);
 }
 
-/** Saves the ready-made reports and a dashboard of them for a builder: all of them, or none. */
+/** Saves the ready-made reports and the dashboards of them for a builder: all of them, or none. */
 export async function makeReadyMade(em: EntityManager, person: number): Promise<void> {
   const viewer = await loadViewer(em, person);
   if (!viewer) return;
@@ -251,17 +75,15 @@ async function saveReadyMade(em: EntityManager, viewer: Viewer, view: Viewpoint)
     });
     if (saved.ok) ids.set(name, saved.value.id);
   }
-  const tiles = BOARD.flatMap(([name, x, y, w, h], i) => {
-    const id = ids.get(name) ?? ids.get(general(name));
-    return id === undefined ? [] : [{ id: `t${i + 1}`, report: id, x, y, w, h }];
-  });
-  const board = await saveDashboard(em, viewer, {
-    name: "Desk morning",
-    purpose: "What is open, who has it, and what came in?",
-    tiles,
-    forEveryone: true,
-  });
-  if (board.ok) await setPin(em, viewer, "dashboard", board.value.id, true);
+  for (const board of BOARDS) {
+    const made = await saveDashboard(em, viewer, {
+      name: board.name,
+      purpose: board.purpose,
+      tiles: tilesOf(board, (name) => ids.get(name) ?? ids.get(general(name))),
+      forEveryone: true,
+    });
+    if (made.ok && board === BOARDS[0]) await setPin(em, viewer, "dashboard", made.value.id, true);
+  }
 }
 
 /** The same where nobody has saved a report yet: with the first import of one's own records. */

@@ -4,7 +4,7 @@ import { GripVertical, Plus, Redo2, Trash2, Undo2 } from "lucide-react";
 import { useCallback, useEffect, useState, type KeyboardEvent } from "react";
 import { type Layout } from "react-grid-layout";
 import styled from "styled-components";
-import { type Tile } from "@/core/definition";
+import { freePlace, type Tile } from "@/core/definition";
 import {
   ask,
   AskProblem,
@@ -151,23 +151,10 @@ export function Arrange({
     if (JSON.stringify(settled) !== JSON.stringify(now.tiles)) set({ ...now, tiles: settled });
   };
   const add = (report: ReportName) => {
-    const below = Math.max(0, ...now.tiles.map((tile) => tile.y + tile.h));
-    const isNumber = report.shape === "number";
-    set({
-      ...now,
-      tiles: settleTiles([
-        ...now.tiles,
-        {
-          id: crypto.randomUUID(),
-          report: report.id,
-          x: 0,
-          y: below,
-          w: isNumber ? 3 : 5,
-          h: isNumber ? 3 : 6,
-        },
-      ]),
-    });
-    tell(`${report.name} was added at the end.`);
+    const size = report.shape === "number" ? { w: 3, h: 3 } : { w: 5, h: 6 };
+    const tile = { id: crypto.randomUUID(), report: report.id, ...freePlace(now.tiles, size) };
+    set({ ...now, tiles: settleTiles([...now.tiles, tile]) });
+    tell(`${report.name} was added.`);
   };
   const save = async () => {
     try {

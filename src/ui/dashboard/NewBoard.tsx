@@ -1,23 +1,27 @@
 "use client";
+import { useQuery } from "@tanstack/react-query";
 import { useRouter } from "next/navigation";
 import { useState, type FormEvent } from "react";
-import { ask, AskProblem, Button, Dialog, Field } from "../kit";
+import { ask, AskProblem, Button, Choose, Dialog, Field } from "../kit";
 
-/** Asks for the name of a dashboard to be made. */
+/** Asks for the name of a dashboard to be made, and what it begins with. */
 export function NewBoard({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   const [name, setName] = useState("");
   const [purpose, setPurpose] = useState("");
+  const [template, setTemplate] = useState<string | null>(null);
+  const { data: templates = [] } = useQuery({
+    queryKey: ["boardTemplates"],
+    queryFn: ({ signal }) => ask("boardTemplates", {}, signal),
+    enabled: isOpen,
+    staleTime: Infinity,
+  });
   const [error, setError] = useState<string | null>(null);
   const router = useRouter();
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     try {
-      const { id } = await ask("saveDashboard", {
-        name,
-        purpose,
-        tiles: [],
-      });
-      router.push(`/dashboards/${id}?arrange`);
+      const { id } = await ask("makeBoard", { name, purpose, template });
+      router.push(template === null ? `/dashboards/${id}?arrange` : `/dashboards/${id}`);
     } catch (problem) {
       setError(problem instanceof AskProblem ? problem.message : "It could not be saved.");
     }
@@ -30,6 +34,19 @@ export function NewBoard({ isOpen, onClose }: { isOpen: boolean; onClose: () => 
           label="What question does it answer? (may stay empty)"
           value={purpose}
           onChange={setPurpose}
+        />
+        <Choose<string | null>
+          label="Begin with"
+          chosen={[template]}
+          onChoose={setTemplate}
+          options={[
+            { value: null, label: "Nothing", about: "an empty dashboard" },
+            ...templates.map(({ name: label, purpose: about }) => ({
+              value: label as string | null,
+              label,
+              about,
+            })),
+          ]}
         />
         <div style={{ display: "flex", gap: 8, justifyContent: "flex-end", marginTop: 6 }}>
           <Button onPress={onClose}>Leave it</Button>

@@ -1,7 +1,6 @@
-import { type Tile, COLUMNS } from "@/core/definition";
+import { COLUMNS, overlaps, type Tile } from "@/core/definition";
 
-const overlap = (a: Tile, b: Tile): boolean =>
-  a.id !== b.id && a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;
+const overlap = (a: Tile, b: Tile): boolean => a.id !== b.id && overlaps(a, b);
 
 /** Puts one tile where it is wanted and moves what it covers down, then everything up into the gaps. */
 export function settleTiles(tiles: readonly Tile[], moved?: Tile): Tile[] {

@@ -246,14 +246,7 @@ export function ItemRoom({ item, choices, zone, statuses, priorities }: ItemProp
   const shown = (one: ItemField) =>
     ["created", "started", "finished", "due"].includes(one.id)
       ? when(one.value)
-      : [
-            "age",
-            "age in status",
-            "lead time",
-            "cycle time",
-            "estimate",
-            "remaining estimate",
-          ].includes(one.id) && one.value
+      : DURATIONS.has(one.id) && one.value
         ? durationWords(Number(one.value))
         : one.label;
   const list = (ids: readonly ItemField[]) => (

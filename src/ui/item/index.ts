@@ -1,1 +1,2 @@
 export { ItemRoom } from "./ItemRoom";
+export { ItemsRoom } from "./ItemsRoom";

@@ -1,21 +1,23 @@
 "use client";
 import type { KeptDashboard } from "@/contract/dashboards";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import type { Tile } from "@/core/definition";
+import { useState } from "react";
+import styled from "styled-components";
+import { freePlace, type Tile } from "@/core/definition";
 
-import { ask, Button, Opens, tell, Waiting, Choose } from "../kit";
+import { ask, Button, Choose, Field, Opens, tell, Waiting } from "../kit";
 
 /** Puts a saved report on one of the dashboards one may change, or on a new one. */
 export function PutOnBoard({ report, mayBuild }: { report: number; mayBuild: boolean }) {
   const client = useQueryClient();
   if (!mayBuild) return null;
-  const put = async (board: KeptDashboard | null) => {
+  const put = async (board: KeptDashboard | { name: string; tiles: readonly Tile[] }) => {
     try {
-      const below = Math.max(0, ...(board?.tiles ?? []).map((tile) => tile.y + tile.h));
-      const tile: Tile = { id: crypto.randomUUID(), report, x: 0, y: below, w: 5, h: 6 };
+      const place = freePlace(board.tiles, { w: 5, h: 6 });
+      const tile: Tile = { id: crypto.randomUUID(), report, ...place };
       const saved = await ask(
         "saveDashboard",
-        board
+        "id" in board
           ? {
               id: board.id,
               version: board.version,
@@ -23,10 +25,10 @@ export function PutOnBoard({ report, mayBuild }: { report: number; mayBuild: boo
               purpose: board.purpose,
               tiles: [...board.tiles, tile],
             }
-          : { name: "New dashboard", tiles: [tile] },
+          : { name: board.name, tiles: [tile] },
       );
       await client.invalidateQueries({ queryKey: ["boards"] });
-      tell(`It is on ${board?.name ?? "New dashboard"}.`, {
+      tell(`It is on ${board.name}.`, {
         words: "Open it",
         run: () => location.assign(`/dashboards/${saved.id}`),
       });
@@ -52,14 +54,33 @@ export function PutOnBoard({ report, mayBuild }: { report: number; mayBuild: boo
   );
 }
 
-/** The dashboards to choose from, as they are when asked. */
-function Boards({ onBoard }: { onBoard: (board: KeptDashboard | null) => void }) {
+/** The dashboards to choose from, as they are when asked; a new one is asked for its name. */
+function Boards({
+  onBoard,
+}: {
+  onBoard: (board: KeptDashboard | { name: string; tiles: readonly Tile[] }) => void;
+}) {
+  const [name, setName] = useState<string | null>(null);
   const { data } = useQuery({
     queryKey: ["boards"],
     queryFn: ({ signal }) => ask("boards", {}, signal),
     staleTime: 0,
   });
   if (!data) return <Waiting style={{ padding: 14 }}>Looking …</Waiting>;
+  if (name !== null)
+    return (
+      <Named
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (name.trim()) onBoard({ name: name.trim(), tiles: [] });
+        }}
+      >
+        <Field label="Name of the dashboard" value={name} onChange={setName} autoFocus />
+        <Button type="submit" $small $look="solid" isDisabled={!name.trim()}>
+          Make it
+        </Button>
+      </Named>
+    );
   return (
     <div style={{ width: 280, paddingTop: 6 }}>
       <Choose
@@ -70,11 +91,19 @@ function Boards({ onBoard }: { onBoard: (board: KeptDashboard | null) => void })
             label: board.name,
             about: `${board.tiles.length} tiles`,
           })),
-          { value: null, label: "A new dashboard", about: "" },
+          { value: null, label: "A new dashboard …", about: "" },
         ]}
         chosen={[]}
-        onChoose={onBoard}
+        onChoose={(board) => (board ? onBoard(board) : setName(""))}
       />
     </div>
   );
 }
+
+const Named = styled.form`
+  width: 280px;
+  padding: 12px 14px;
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+`;

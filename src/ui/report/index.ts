@@ -1,6 +1,8 @@
 export { ReportRoom } from "./ReportRoom";
 export { Sketch } from "./Sketch";
 export { FilterUses } from "./FilterUses";
+export { Headline } from "./Headline";
+export { ListFigure } from "./ListFigure";
 export { RecordsTable } from "./RecordsTable";
 export { OpenedRecords, PartRecords } from "./later";
 export { partOf } from "./openedPart";

@@ -1,5 +1,13 @@
 "use client";
-import { LayoutDashboard, Mail, ScrollText, Search, SlidersHorizontal, Waves } from "lucide-react";
+import {
+  LayoutDashboard,
+  Mail,
+  ScrollText,
+  Search,
+  SlidersHorizontal,
+  Ticket,
+  Waves,
+} from "lucide-react";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useEffect, useState, type ReactNode } from "react";
@@ -89,6 +97,7 @@ export function Shell({ viewer, workspace, zone, sight, pins, children }: ShellP
           </Button>
           {room("/dashboards", "Dashboards", <LayoutDashboard aria-hidden />)}
           {room("/reports", "Reports", <ScrollText aria-hidden />)}
+          {room("/items", "Items", <Ticket aria-hidden />)}
           {room("/sprints", "Sprints", <Waves aria-hidden />)}
           {room("/mailings", "Mailings", <Mail aria-hidden />)}
           {wide && pins.length > 0 && <div className="head">Your pins</div>}
