@@ -38,7 +38,7 @@ export interface WorldOptions {
 
 const MONTHS = 26;
 /** How many days a step of a day takes at the desk, by urgency. */
-const PACES: Readonly<Record<string, number>> = { P1: 0.1, P2: 0.4, P3: 1.2, P4: 3, "": 2.4 };
+const PACES: Readonly<Record<string, number>> = { P1: 0.07, P2: 0.3, P3: 0.85, P4: 2.2, "": 2 };
 const ITEM_COLUMNS = [
   ...TABLES.items.columns.map((column) => column.name),
   "landing",
@@ -205,7 +205,7 @@ class World {
     const isSlow =
       team === "Engine shop" &&
       numberOfDay(localDay(life.now, ZONE)) > numberOfDay(addMonths(this.today, -7));
-    const pace = () => (PACES[life.row.priority] ?? 1) * (isSlow ? 3 : 1);
+    const pace = () => (PACES[life.row.priority] ?? 1) * (isSlow ? 1.7 : 1);
     const next = (days: number) => {
       life.wait(random.around(days * pace()) * DAY);
       return life.row.priority === "P1" ? life : life.wait(atWork(life.now, random) - life.now);
@@ -405,7 +405,10 @@ class World {
     next(0.1).move("status", "Building", who);
     if (random.chance(0.12) && life.row.points)
       life.wait(HOUR).move("points", String(random.pick([2, 3, 5, 8, 13])), who);
-    if (random.chance(0.05)) return void next(1).move("sprint", "", lead);
+    if (random.chance(0.05)) {
+      next(1).move("sprint", "", lead);
+      return void next(9).move("status", "Dropped", lead);
+    }
     next(0.8).move(
       "remaining_minutes",
       String(Math.round(Number(life.row.remaining_minutes) / 2)),

@@ -212,3 +212,19 @@ test("where all lies before any history nothing is told, and never 0", async () 
   const burndown = await answer("burndown of items from 2020-01-01 to 2020-02-01 in count");
   expect(burndown.committed).toBeNull();
 });
+
+test("without rest, what a top leaves over is in no figure, no total and no list; of lists a record stays with a value that is kept", async () => {
+  for (const group of ["assignee top 2", "tags top 1", "priority top 1"]) {
+    const whole = await answer(`count items by ${group}`);
+    const cut = await answer(`count items by ${group} without rest`);
+    const isRest = (row: Row) => typeof row.group[0] === "object" && row.group[0] !== null;
+    const told = (rows: Row[]) => rows.map((row) => [row.group, row.value, row.records]);
+    expect(told(cut.rows)).toEqual(told(whole.rows.filter((row) => !isRest(row))));
+    const opened = (await gil.records(`count items by ${group} without rest`)).rows;
+    expect(opened).toHaveLength(Number(cut.total.value));
+    expect(Number(cut.total.value)).toBeLessThan(Number(whole.total.value));
+  }
+  const level = await answer(`level of items ${LEVEL} split by assignee top 2 without rest`);
+  const parts = last(level.rows).parts!;
+  expect(sum(parts)).toBe(Number(last(level.rows).value));
+});

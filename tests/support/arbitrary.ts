@@ -337,6 +337,7 @@ function arbitraryGroup(context: AskContext, fields: readonly Field[]): fc.Arbit
           without: fc.boolean(),
           always: fc.boolean(),
           top: fc.option(fc.integer({ min: 1, max: 9 }), { nil: undefined }),
+          withoutRest: fc.boolean(),
           name: text,
         })
         .map((g) => ({
@@ -344,6 +345,7 @@ function arbitraryGroup(context: AskContext, fields: readonly Field[]): fc.Arbit
           ...(g.fold && g.values.length > 1 ? { folds: [{ name: g.name, values: g.values }] } : {}),
           ...(g.top ? { top: { count: g.top } } : {}),
           ...(g.without && g.values.length ? { without: [g.values[0]] } : {}),
+          ...(g.top && g.withoutRest ? { withoutRest: true as const } : {}),
           ...(g.always && g.values.length ? { always: g.values } : {}),
         }));
     });

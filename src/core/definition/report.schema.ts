@@ -37,6 +37,8 @@ export const GroupSchema = z.strictObject({
     .strictObject({ count: z.int().min(1).max(1000), by: SimpleMeasureSchema.optional() })
     .optional(),
   without: z.array(ValueSchema).max(1000).optional(),
+  /** What the top N leaves over is left out, of the figure and of the total. */
+  withoutRest: z.literal(true).optional(),
   /** Values that are shown without records, too; all of them with `withEmptyGroups`. */
   always: z.array(ValueSchema).min(1).max(1000).optional(),
   withEmptyGroups: z.literal(true).optional(),

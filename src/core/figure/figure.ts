@@ -64,6 +64,8 @@ export interface Figure {
   readonly measures: readonly Mark[];
   readonly then: Mark | null;
   readonly unit: string | null;
+  /** It is a share, told in percent. */
+  readonly isRatio?: true;
   readonly isTime: boolean;
   /** How many groups are not drawn one by one, because there are more than can be drawn. */
   readonly cut: number;

@@ -33,7 +33,7 @@ function withDecimals(value: Exact, decimals: number): string {
 /** The same of a measure: a ratio without a unit is told as a percentage too. */
 export function measuredWords(
   value: string | null,
-  head: Pick<MeasureHead, "unit" | "isRatio" | "working" | "zone">,
+  head: Pick<MeasureHead, "isRatio" | "zone"> & { readonly unit: string | null },
   dress: Wording = {},
 ): string {
   const instant = value !== null && head.zone ? parseInstant(value) : null;
@@ -41,6 +41,13 @@ export function measuredWords(
   if (value !== null && head.isRatio && head.unit === null && !dress.unitWords)
     return `${numberText(new Exact(value).times(100), dress.valueDecimals ?? 1)} %`;
   return valueWords(value, head.unit, dress);
+}
+
+/** How something compares, as a clause: "5 more (+12 %) than the period before", "as much as the period before". */
+export function comparedWords(change: string, then: string): string {
+  if (change === "no change") return `as much as ${then}`;
+  if (change.startsWith("nothing")) return `${change}, in ${then}`;
+  return change.endsWith("from nothing") ? `${change} in ${then}` : `${change} than ${then}`;
 }
 
 /** Absolute and percent, in words: "5 more (+12 %)", "as many", "from nothing". */

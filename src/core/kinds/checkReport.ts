@@ -193,6 +193,8 @@ class Check implements Visitor {
   }
 
   group(group: Group, path: string): void {
+    if (group.withoutRest && !group.top)
+      this.add("withoutRest", "there is no rest to leave out: say a top, such as top 5", path);
     const found = group.cases ? undefined : this.find(group.field);
     if (!found) return;
     const of = lastOf(found);

@@ -185,6 +185,7 @@ function groupNotes(report: Report, { catalog }: Viewpoint): Note[] {
       ...group,
       folds: undefined,
       without: undefined,
+      withoutRest: undefined,
       always: undefined,
     };
     return [
@@ -210,7 +211,11 @@ function groupNotes(report: Report, { catalog }: Viewpoint): Note[] {
         "cases",
         cases && `each in the first case that fits: ${cases.join("; ")}; all others are the rest`,
       ),
-      ...note("cut short", top && `${groupText(top, catalog, id)}; all others are the rest`),
+      ...note(
+        "cut short",
+        top &&
+          `${groupText(top, catalog, id)}; all others are ${group.withoutRest ? "left out of the figure and of the total" : "the rest"}`,
+      ),
     ];
   });
 }

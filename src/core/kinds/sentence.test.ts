@@ -49,6 +49,8 @@ describe("the sentence is read and printed in one wording", () => {
     "count faults where created during last 24 hours",
     "sum of minutes in hours of time entries by month of worked on for this fiscal year running total as columns",
     "count items by assignee top 3 by average points",
+    "count items by assignee top 3 without rest",
+    "count items by team top 2 without Booking, rest split by status top 4 without rest",
     "count items by status with empty groups",
     "count items by status without Withdrawn always Triaged, not set split by priority always P1",
     'count items where vessel is "Tern 10" by vessel',

@@ -98,11 +98,23 @@ export function readKey(text: string | null, tier: Tier, tops?: readonly Key[]):
   return valueKey(tier.field.type === "yesNo" ? (text.startsWith("t") ? "true" : "false") : text);
 }
 
-/** True of rows whose group is hidden. */
-export function isHidden(tier: Tier, value: Fragment, view: Viewpoint): Fragment | undefined {
-  return tier.group.without?.length && tier.path
-    ? isOneOf(tier, value, tier.group.without, view)
-    : undefined;
+/** Whether a group leaves some of its rows out. */
+export const hidesSome = ({ without, withoutRest, top }: Group): boolean =>
+  Boolean(without?.length || (withoutRest && top));
+
+/** True of rows whose group is hidden; what a top N leaves over is known by the keys that it keeps. */
+export function isHidden(
+  tier: Tier,
+  value: Fragment,
+  view: Viewpoint,
+  tops: readonly Key[] | undefined,
+): Fragment | undefined {
+  const { without, withoutRest } = tier.group;
+  const tests: Fragment[] = [];
+  if (without?.length && tier.path) tests.push(isOneOf(tier, value, without, view));
+  if (withoutRest && tops)
+    tests.push(sql`${tierKey(tier, value, view, tops)} = ${bind(REST, "text")}`);
+  return tests.length ? sql`(${joined(tests, " OR ")})` : undefined;
 }
 
 function isOneOf(tier: Tier, value: Fragment, values: readonly Value[], view: Viewpoint): Fragment {

@@ -94,15 +94,45 @@ function parseAfter(
       group.folds = parseFolds(cursor, context, values);
     else if (!group.top && cursor.phrase("top", "clause"))
       group.top = parseTop(cursor, context, subject);
-    else if (values && !group.without && cursor.phrase("without", "clause"))
-      group.without = parseGroupValues(cursor, context, values);
+    else if (!group.without && !group.withoutRest && cursor.phrase("without", "clause"))
+      Object.assign(group, parseWithout(cursor, context, values));
     else if (values && !group.grain && !group.always && cursor.phrase("always", "clause"))
       group.always = parseGroupValues(cursor, context, values);
     else if (!group.withEmptyGroups && cursor.phrase("with empty groups", "clause"))
       group.withEmptyGroups = true;
     else more = false;
   }
+  if (group.withoutRest && !group.top)
+    cursor.stop(
+      {
+        code: "sentence.withoutRest",
+        message: "there is no rest to leave out",
+        hint: "say a top before it, such as top 5 without rest",
+      },
+      cursor.at - 1,
+      cursor.at,
+    );
   return group;
+}
+
+/** Values and "rest", in any order. Ranges and cases have no values, only a rest. */
+function parseWithout(
+  cursor: Cursor,
+  context: AskContext,
+  path: FieldPath | null,
+): Pick<Group, "without" | "withoutRest"> {
+  const without: Value[] = [];
+  let withoutRest = false;
+  do {
+    if (!withoutRest && cursor.phrase("rest", "keyword", "rest", "what a top leaves over"))
+      withoutRest = true;
+    else if (path) without.push(parseValue(cursor, context, lastOf(path)));
+    else cursor.unexpected();
+  } while (cursor.sign(","));
+  return {
+    ...(without.length ? { without } : {}),
+    ...(withoutRest ? { withoutRest: true as const } : {}),
+  };
 }
 
 function parseGroupValues(cursor: Cursor, context: AskContext, path: FieldPath): Value[] {

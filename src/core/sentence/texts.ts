@@ -58,6 +58,10 @@ export function groupText(group: Group, catalog: Catalog, subject: SubjectId): s
   const of = group.cases
     ? `cases (${group.cases.map((one) => `${nameText(one.name)}: ${conditionText(one.where, catalog, subject)}`).join(", ")})`
     : fieldText(catalog, subject, group.field);
+  const hidden = [
+    ...(group.without ?? []).map((one) => (value(one) === "rest" ? quoted("rest") : value(one))),
+    ...(group.withoutRest ? ["rest"] : []),
+  ];
   return [
     group.grain ? `${group.grain} of ` : "",
     of,
@@ -66,7 +70,7 @@ export function groupText(group: Group, catalog: Catalog, subject: SubjectId): s
     group.top
       ? ` top ${group.top.count}${group.top.by ? ` by ${simpleText(group.top.by, catalog, subject)}` : ""}`
       : "",
-    group.without?.length ? ` without ${group.without.map(value).join(", ")}` : "",
+    hidden.length ? ` without ${hidden.join(", ")}` : "",
     group.always?.length ? ` always ${group.always.map(value).join(", ")}` : "",
     group.withEmptyGroups ? " with empty groups" : "",
   ].join("");

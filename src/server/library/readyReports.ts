@@ -30,7 +30,7 @@ export const REPORTS: readonly {
   },
   {
     name: "Who carries what",
-    sentence: "count items where status is open by assignee top 7 as bars",
+    sentence: "count items where status is open by assignee top 7 without rest as bars",
   },
   {
     name: "Oldest open faults",

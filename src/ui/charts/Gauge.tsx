@@ -1,6 +1,6 @@
 "use client";
 import styled from "styled-components";
-import { type Figure, valueWords } from "@/core/figure";
+import { comparedWords, measuredWords, type Figure } from "@/core/figure";
 import { opens, ticksTo, type Drawn } from "./drawing";
 
 const Box = styled.div<{ $small?: boolean }>`
@@ -48,9 +48,10 @@ export function Gauge({ figure, drawn, words }: { figure: Figure; drawn: Drawn; 
   const { dress } = drawn;
   const { total } = figure;
   const value = total.value ?? 0;
+  const isRatio = figure.isRatio === true;
   const low = dress.low ?? Math.min(0, value);
   const ticks = ticksTo(Math.max(value * 1.25, dress.target ?? 0, low + 1));
-  const high = dress.high ?? ticks[ticks.length - 1];
+  const high = dress.high ?? (isRatio && value <= 1 ? 1 : ticks[ticks.length - 1]);
   const at = (n: number) =>
     196 - 188 * Math.min(1, Math.max(0, (n - low) / Math.max(high - low, 1e-9)));
   const share = high > low ? Math.round((100 * (value - low)) / (high - low)) : null;
@@ -59,7 +60,12 @@ export function Gauge({ figure, drawn, words }: { figure: Figure; drawn: Drawn; 
     dress.zones[dress.zones.length - 1];
   const level = at(value);
   const wave = `M36 ${level} ${Array.from({ length: 8 }, (_, i) => `q5 ${i % 2 ? 4 : -4} 10 0`).join(" ")} V200 H36 Z`;
-  const told = (n: number) => valueWords(String(n), figure.unit, dress);
+  const told = (n: number) =>
+    measuredWords(
+      String(n),
+      { unit: figure.unit, ...(isRatio ? { isRatio: true as const } : {}) },
+      dress,
+    );
   return (
     <Box $small={drawn.small}>
       <svg
@@ -136,9 +142,13 @@ export function Gauge({ figure, drawn, words }: { figure: Figure; drawn: Drawn; 
           {total.words}
         </span>
         <p>
-          {words}
-          {share === null ? "" : `, ${share} % of ${told(low)} to ${told(high)}`}
-          {total.value !== null && (value > high || value < low) ? `, outside of it` : ""}
+          {[
+            words,
+            share === null || isRatio ? "" : `${share} % of ${told(low)} to ${told(high)}`,
+            total.value !== null && (value > high || value < low) ? "outside of its range" : "",
+          ]
+            .filter(Boolean)
+            .join(", ")}
         </p>
         {dress.target !== undefined && total.value !== null && (
           <p className="brass">
@@ -147,7 +157,9 @@ export function Gauge({ figure, drawn, words }: { figure: Figure; drawn: Drawn; 
               : `${told(Math.abs(value - dress.target))} ${value > dress.target ? "over" : "under"} the target of ${told(dress.target)}`}
           </p>
         )}
-        {total.change !== undefined && <p>{total.change} than before</p>}
+        {total.change !== undefined && (
+          <p>{comparedWords(total.change, figure.then?.label ?? "before")}</p>
+        )}
         {dress.zones.length > 0 && (
           <p className="zones">
             {dress.zones.map((one) =>

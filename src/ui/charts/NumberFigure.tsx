@@ -1,6 +1,6 @@
 "use client";
 import styled, { css } from "styled-components";
-import type { Figure } from "@/core/figure";
+import { comparedWords, type Figure } from "@/core/figure";
 import { opens, type Drawn } from "./drawing";
 
 /** In a tile the figure is as large as its place lets it be, by the signs that it has. */
@@ -45,8 +45,14 @@ export const NumberFigure = ({
       {figure.total.words}
     </span>
     <span className="of">
-      {words}
-      {figure.total.change === undefined ? "" : `, ${figure.total.change} than before`}
+      {[
+        words,
+        figure.total.change === undefined
+          ? ""
+          : comparedWords(figure.total.change, figure.then?.label ?? "before"),
+      ]
+        .filter(Boolean)
+        .join(", ")}
     </span>
   </Box>
 );

@@ -239,12 +239,21 @@ function footOf(shown: Shown, report: Report): string {
   const running = shown.figure?.rows.find((row) => row.soFar);
   if (running) return `${running.label} is not over`;
   return shown.kind === "count" && report.kind === "count" && report.by.some((group) => group.top)
-    ? `${shown.figure.rows.filter((row) => /^[vf]/.test(row.path[row.path.length - 1])).length} shown, the rest as one`
+    ? `${shown.figure.rows.filter((row) => /^[vf]/.test(row.path[row.path.length - 1])).length} shown, the rest ${report.by.some((group) => group.withoutRest) ? "left out" : "as one"}`
     : "";
 }
 
 const Rows = ({ shown }: { shown: Shown & { kind: "list" } }) => (
   <table className="rows">
+    <thead>
+      <tr>
+        {shown.records.columns.map((column) => (
+          <th key={column.words} scope="col" className={column.align === "right" ? "r" : undefined}>
+            {column.words}
+          </th>
+        ))}
+      </tr>
+    </thead>
     <tbody>
       {shown.records.rows.map((row) => (
         <tr key={row.id}>

@@ -68,7 +68,7 @@ export function ItemsRoom({ facts, first }: { facts: RoomFacts; first: ListRepor
       ? set(next)
       : router.push(`/reports/new?s=${encodeURIComponent(printReport(next, context.catalog))}`);
   return (
-    <Page>
+    <Page style={{ height: "100vh" }}>
       <Head>
         <div className="bar">
           Items

@@ -6,6 +6,7 @@ import {
   type Measured,
   rankValues,
   slotValue,
+  hidesSome,
   isHidden,
   isMapped,
   readKey,
@@ -72,10 +73,10 @@ export function countedRows(
   let listed = false;
   tiers.forEach((tier, index) => {
     const isKey = options.keys.includes(index);
-    const hides = !options.hiddenToo && tier.group.without?.length;
+    const hides = !options.hiddenToo && hidesSome(tier.group);
     if (!isKey && !hides) return;
     const value = tierValue(tier, relation);
-    const hidden = hides ? isHidden(tier, value, view) : undefined;
+    const hidden = hides ? isHidden(tier, value, view, tops[index]) : undefined;
     if (hidden) tests.push(sql`(${hidden}) IS NOT TRUE`);
     if (tier.field.many) listed = true;
     if (isKey)

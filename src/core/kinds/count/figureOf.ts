@@ -177,6 +177,7 @@ export function figureOf(
     series,
     isTime,
     unit: first?.unit ?? null,
+    ...(first?.isRatio ? { isRatio: true as const } : {}),
     total: all({ measure: 0, ...(answer.before ? { before: answer.before[0] } : {}) }),
     measures: answer.measures.map((head, i) =>
       all({ cell: answer.total[i], head, measure: i, label: measureName(i) }),

@@ -1,5 +1,5 @@
 import { numberText } from "../../base";
-import { strong, type Figure, type FigureRow, type Said } from "../../figure";
+import { comparedWords, strong, type Figure, type FigureRow, type Said } from "../../figure";
 import { measureSaid, type Speaking } from "../speaking";
 import type { CountAnswer } from "./countAnswer";
 
@@ -95,16 +95,8 @@ function unfinishedSaid({ rows }: Figure): Said[] {
   ];
 }
 
-/** How it compares: "; 5 more (+12 %) than the period before". */
-function changeSaid({ total: { change } }: Figure, { compared }: Speaking): Said[] {
-  if (change === undefined) return [];
-  const then = compared ?? "before";
-  if (change === "no change") return [{ text: `; as much as ${then}` }];
-  if (change.startsWith("nothing")) return [{ text: `; ${change}, in ${then}` }];
-  if (change.endsWith("from nothing"))
-    return [{ text: "; " }, strong(change), { text: ` in ${then}` }];
-  return [{ text: "; " }, strong(change), { text: ` than ${then}` }];
-}
+const changeSaid = ({ total: { change } }: Figure, { compared }: Speaking): Said[] =>
+  change === undefined ? [] : [{ text: `; ${comparedWords(change, compared ?? "before")}` }];
 
 /** How many of the groups are drawn, and whether the others are as the rest. */
 function cutWords({ rows, cut }: Figure): string {

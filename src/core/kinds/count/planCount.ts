@@ -2,7 +2,15 @@ import { stretchOf } from "../../filter";
 import { type CountReport, dateGroupOf } from "./definition";
 
 import type { Viewpoint } from "../../relation";
-import { type Aggregate, type Plan, type Tier, isMergeable, termsOf, type Terms } from "../../plan";
+import {
+  hidesSome,
+  isMergeable,
+  termsOf,
+  type Aggregate,
+  type Plan,
+  type Terms,
+  type Tier,
+} from "../../plan";
 import { bucketsOf, isBucketGrain, startOfUnit, type Bucket, type BucketGrain } from "../../time";
 import { type SimpleMeasure, valueKey, type Key, NONE, REST } from "../../definition";
 
@@ -144,7 +152,7 @@ export function mergeRows(
 
 /** What all records measure, the hidden ones too; null when nothing is hidden. */
 function* measureHidden(grouping: Grouping): Plan<Aggregate | null> {
-  if (!grouping.tiers.some(({ group }) => group.without?.length)) return null;
+  if (!grouping.tiers.some(({ group }) => hidesSome(group))) return null;
   const options = { keys: [], terms: grouping.terms, hiddenToo: true };
   const [rows] = yield [aggregate(grouping, options)];
   return readAggregates(rows, grouping, options)[0] ?? null;

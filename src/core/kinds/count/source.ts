@@ -1,7 +1,7 @@
 import { conditionSql } from "../../filter/sql";
 import { anyOfParts } from "../../filter";
 import { groupParts, REST, type Key } from "../../definition";
-import type { Plan } from "../../plan";
+import { hidesSome, type Plan } from "../../plan";
 import type { Relation, Viewpoint } from "../../relation";
 import { bind, identifier, joined, sql, type Fragment } from "../../sql";
 import type { Opened, RecordSource } from "../opened";
@@ -36,7 +36,7 @@ export function* countSource(
 
 /** What is asked of each record of a part. */
 export function partTests(grouping: Grouping, opened: Opened, relation: Relation): Fragment[] {
-  const hides = grouping.tiers.some(({ group }) => group.without?.length);
+  const hides = grouping.tiers.some(({ group }) => hidesSome(group));
   const isWhole = !hides && opened.path.length === 0 && opened.split === undefined;
   const own = ownCondition(grouping, opened.measure);
   return [

@@ -17,7 +17,13 @@ import { basePlaces, groupPlace, measurePlace } from "../places";
 import { type LevelReport } from "./definition";
 
 /** What stands there until the sentence has said it. */
-export const LAST_YEAR: Period = { kind: "rolling", way: "last", count: 12, unit: "month" };
+export const LAST_YEAR: Period = {
+  kind: "rolling",
+  way: "last",
+  count: 12,
+  unit: "month",
+  toDate: true,
+};
 
 const atClause: Clause<LevelReport> = {
   name: "at",

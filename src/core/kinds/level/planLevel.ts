@@ -171,7 +171,7 @@ function keyOf(
   tests: Fragment[],
 ): Fragment {
   const value = tierValue(tier, relation);
-  const hidden = isHidden(tier, value, view);
+  const hidden = isHidden(tier, value, view, tops);
   if (hidden) tests.push(sql`(${hidden}) IS NOT TRUE`);
   return tierKey(tier, value, view, tops);
 }

@@ -45,11 +45,11 @@ export function* levelSource(
   if (report.split) {
     const tier = tierOf(report.split, view, "items");
     const tops =
-      tier.group.top && split !== undefined
+      tier.group.top && (split !== undefined || tier.group.withoutRest)
         ? (yield* planLevel(report, view)).keys.filter((key) => key !== REST && key !== NONE)
         : undefined;
     const value = tierValue(tier, relation);
-    const hidden = isHidden(tier, value, view);
+    const hidden = isHidden(tier, value, view, tops);
     if (hidden) tests.push(sql`(${hidden}) IS NOT TRUE`);
     if (split !== undefined)
       tests.push(sql`${tierKey(tier, value, view, tops)} = ${bind(split, "text")}`);

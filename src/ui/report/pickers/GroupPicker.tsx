@@ -117,15 +117,30 @@ export function GroupPicker({
               label="Only the largest (a number; empty for all)"
               value={group.top ? String(group.top.count) : ""}
               onChange={(text) => {
-                const { top, ...rest } = group;
+                const { top, withoutRest, ...rest } = group;
                 const n = Number(text);
                 onGroup(
                   /^\d+$/.test(text) && n >= 1 && n <= 1000
-                    ? { ...rest, top: { ...top, count: n } }
+                    ? {
+                        ...rest,
+                        ...(withoutRest ? { withoutRest } : {}),
+                        top: { ...top, count: n },
+                      }
                     : rest,
                 );
               }}
             />
+          )}
+          {group.top && (
+            <Checkbox
+              isSelected={group.withoutRest === true}
+              onChange={(on) => {
+                const { withoutRest: _r, ...rest } = group;
+                onGroup(on ? { ...rest, withoutRest: true } : rest);
+              }}
+            >
+              Leave out the rest
+            </Checkbox>
           )}
           {!group.grain && (
             <Checkbox
