@@ -1,4 +1,4 @@
-import { type Desk, mayBuild } from "@/server/web";
+import { type Desk, mayBuild, mayKeep } from "@/server/web";
 import type { RoomFacts } from "@/ui/report";
 
 /** What the report room needs to read sentences by itself. */
@@ -13,5 +13,6 @@ export const roomFacts = ({ view, data, viewer }: Desk): RoomFacts => ({
     projects: viewer.projects,
   },
   mayBuild: mayBuild(viewer),
+  mayKeep: mayKeep(viewer),
   mayChangeItems: !viewer.isClient,
 });

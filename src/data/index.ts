@@ -38,6 +38,7 @@ export * from "./repositories/itemPages";
 export {
   addOpen,
   binOf,
+  isOwner,
   pinsOf,
   putPin,
   putShares,

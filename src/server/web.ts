@@ -24,7 +24,7 @@ export { loadItem } from "./items/itemPage";
 export { firstSprint, listSprints } from "./sprints/sprintRoom";
 export { listFilters } from "./library/filters";
 export { loadDraft } from "./library/drafts";
-export { listBin, mayBuild } from "./library/kept";
+export { listBin, mayBuild, mayKeep } from "./library/kept";
 export { brandOf } from "./accounts/brand";
 export { listMails, loadAttachment, mailAddress } from "./mail/mailRoom";
 export { listMailings } from "./mail/mailings";

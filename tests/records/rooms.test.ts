@@ -75,8 +75,26 @@ describe("saving reports", () => {
       reportOf("count items where status is open by priority as bars"),
     );
   });
-  test("a member is told to ask a builder", async () =>
-    expect(await save(member)).toMatchObject({ ok: false, problems: [{ code: "report.right" }] }));
+  test("a member keeps reports of their own, and changes nobody else's", async () => {
+    const own = await save(member);
+    if (!own.ok) throw new Error(own.problems[0].message);
+    expect(await loadReport(em, member.viewer, own.value.id)).toMatchObject({ mayChange: true });
+    expect(await loadReport(em, builder.viewer, own.value.id)).toBeNull();
+    const shared = [{ everyone: true, person: null, team: null, mayChange: true }];
+    expect((await setShares(em, member.viewer, "report", own.value.id, shared)).ok).toBe(false);
+    const others = await save(builder);
+    if (!others.ok) throw new Error(others.problems[0].message);
+    await setShares(em, builder.viewer, "report", others.value.id, shared);
+    const { id, version } = others.value;
+    expect(await save(member, { id, version })).toMatchObject({
+      ok: false,
+      problems: [{ code: "report.right" }],
+    });
+  });
+  test("somebody of a client keeps nothing", async () => {
+    const client: Desk = { ...member, viewer: { ...member.viewer, isClient: true } };
+    expect(await save(client)).toMatchObject({ ok: false, problems: [{ code: "report.right" }] });
+  });
   test.each([
     ["", "needs a name"],
     ["   ", "needs a name"],

@@ -44,6 +44,21 @@ export async function rightTo(
   return rows[0].may ? "change" : "read";
 }
 
+export async function isOwner(
+  em: EntityManager,
+  viewer: Viewer,
+  kind: SharedKind,
+  id: number,
+): Promise<boolean> {
+  const { rows } = await withConnection(em, (client) =>
+    client.query(`SELECT FROM ${TABLES[kind]} t WHERE t.id = $1 AND t.owner_id = $2`, [
+      id,
+      viewer.person,
+    ]),
+  );
+  return rows.length > 0;
+}
+
 /** Filters are names: whoever knows names looks for them anew. */
 export async function touchNames(em: EntityManager): Promise<void> {
   await withConnection(em, (client) =>

@@ -6,6 +6,7 @@ import { fine, refused, type Result } from "@/core/base";
 import {
   addOpen,
   binOf,
+  isOwner,
   knownReceivers,
   putPin,
   putShares,
@@ -22,6 +23,15 @@ import {
 /** What is the same for reports, dashboards and saved filters: who may, versions, shares, the bin, what was opened. */
 
 export const mayBuild = (viewer: Viewer): boolean => viewer.role !== "member";
+
+/** Whether somebody may keep reports of their own: everyone but clients, who read. */
+export const mayKeep = (viewer: Viewer): boolean => !viewer.isClient;
+
+/** Whether somebody may change something that they have the right to: builders all of it, others what is their own. */
+export const mayChangeOwned = (
+  viewer: Viewer,
+  { mayChange: isGiven, ownerId }: { readonly mayChange: boolean; readonly ownerId: number },
+): boolean => isGiven && (mayBuild(viewer) || (mayKeep(viewer) && ownerId === viewer.person));
 
 const NONE = {
   code: "kept.none",
@@ -65,6 +75,18 @@ export async function listShares(
   return (await rightTo(em, viewer, kind, id)) ? sharesOf(em, kind, id) : [];
 }
 
+/** Whether somebody may put something into the bin or take it out: reports of their own, without being a builder, too. */
+async function mayBin(
+  em: EntityManager,
+  viewer: Viewer,
+  kind: SharedKind,
+  id: number,
+  inBin: boolean,
+): Promise<boolean> {
+  if (await mayChange(em, viewer, kind, id, inBin)) return true;
+  return kind === "report" && mayKeep(viewer) && (await isOwner(em, viewer, kind, id));
+}
+
 /** Replaces whom something is shared with. */
 export const setShares = (
   em: EntityManager,
@@ -98,14 +120,14 @@ export const binKept = (
   id: number,
 ): Promise<Result<true>> =>
   unitOfWork(em, async (unit) => {
-    if (!(await mayChange(unit, viewer, kind, id))) return refused(NONE);
+    if (!(await mayBin(unit, viewer, kind, id, false))) return refused(NONE);
     await setBinned(unit, kind, id, true);
     return fine(true as const);
   });
 
 /** What lies in the bin and may be taken out of it again. */
 export const listBin = async (em: EntityManager, viewer: Viewer): Promise<BinLine[]> =>
-  mayBuild(viewer) ? binOf(em, viewer) : [];
+  mayKeep(viewer) ? binOf(em, viewer) : [];
 
 export const restoreFromBin = (
   em: EntityManager,
@@ -114,7 +136,7 @@ export const restoreFromBin = (
   id: number,
 ): Promise<Result<true>> =>
   unitOfWork(em, async (unit) => {
-    if (!(await mayChange(unit, viewer, kind, id, true))) return refused(NONE);
+    if (!(await mayBin(unit, viewer, kind, id, true))) return refused(NONE);
     await setBinned(unit, kind, id, false);
     return fine(true as const);
   });

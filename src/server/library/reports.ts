@@ -15,6 +15,7 @@ import {
 
 import {
   findReport,
+  isOwner,
   putReport,
   readableNames,
   readableReports,
@@ -24,7 +25,7 @@ import {
   type Saved,
   type Viewer,
 } from "@/data";
-import { mayBuild } from "./kept";
+import { mayBuild, mayChangeOwned, mayKeep } from "./kept";
 
 export async function loadReport(
   em: EntityManager,
@@ -39,7 +40,7 @@ export async function loadReport(
     definition: ReportSchema.parse(row.definition),
     dress: DressSchema.parse(row.dress),
     owner: { id: ownerId, name: owner },
-    mayChange: mayBuild(viewer) && row.mayChange,
+    mayChange: mayChangeOwned(viewer, row),
   };
 }
 
@@ -65,7 +66,7 @@ export async function listReports(
       updatedAt: row.updatedAt,
       boards: row.boards,
       pinned: row.pinned,
-      mayChange: mayBuild(viewer) && row.mayChange,
+      mayChange: mayChangeOwned(viewer, row),
       opened: row.opened,
       lastOpened: row.lastOpened,
       mineOpened: row.mineOpened,
@@ -124,7 +125,7 @@ export async function reportsOfFilter(
 const mayNot = () =>
   refused({
     code: "report.right",
-    message: "Members read reports; ask a builder to save this one.",
+    message: "This report is not yours to change: keep a copy for yourself, or ask a builder.",
   });
 const nameProblem = (name: string): string | null =>
   name.trim() === ""
@@ -146,6 +147,11 @@ export interface ReportToSave {
   readonly forEveryone?: boolean;
 }
 
+/** Builders save whatever they may change; others keep reports of their own. */
+const maySave = async (em: EntityManager, viewer: Viewer, id: number | undefined) =>
+  mayBuild(viewer) ||
+  (mayKeep(viewer) && (id === undefined || (await isOwner(em, viewer, "report", id))));
+
 /** Saves a new report, or a new version of one. */
 export async function saveReport(
   em: EntityManager,
@@ -153,7 +159,7 @@ export async function saveReport(
   context: AskContext,
   given: ReportToSave,
 ): Promise<Result<{ id: number; version: number }>> {
-  if (!mayBuild(viewer)) return mayNot();
+  if (!(await maySave(em, viewer, given.id))) return mayNot();
   const problem = nameProblem(given.name);
   if (problem) return refused({ code: "report.name", message: problem, path: "name" });
   const read = ReportSchema.safeParse(given.definition);

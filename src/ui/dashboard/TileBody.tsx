@@ -98,8 +98,16 @@ const Box = styled.article<{ $ground: string }>`
     text-overflow: ellipsis;
     max-width: 0;
   }
-  table.rows tr:first-child td {
-    border-top: 0;
+  table.rows th {
+    text-align: left;
+    font-weight: 500;
+    font-size: 12.5px;
+    color: var(--ink-2);
+    padding: 0 12px 2px 0;
+    white-space: nowrap;
+  }
+  table.rows th.r {
+    text-align: right;
   }
   table.rows td:first-child {
     width: 74px;

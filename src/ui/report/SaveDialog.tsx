@@ -40,9 +40,11 @@ export function SaveDialog({
       setError((problem as Error).message);
     }
   };
-  const title = { name: "Save this report", copy: "Save as a copy", rename: "Rename" }[
-    saving.asks ?? "name"
-  ];
+  const title = {
+    name: "Save this report",
+    copy: saving.keepsCopy ? "Keep a copy for myself" : "Save as a copy",
+    rename: "Rename",
+  }[saving.asks ?? "name"];
   return (
     <Dialog
       title={title}

@@ -11,7 +11,7 @@ import type { KeptReport } from "./facts";
 export function useSaving(
   kept: KeptReport | null,
   draft: Draft,
-  mayBuild: boolean,
+  mayKeep: boolean,
   forget: (version: number) => void,
   about: { readonly purpose: string; readonly category: string },
 ) {
@@ -69,7 +69,9 @@ export function useSaving(
       setTheirs(null);
     },
     isSaved: Boolean(kept) && isSame,
-    canSave: mayBuild && (!kept || !isSame),
+    /** Without the right to change it, it is kept as a copy of one's own. */
+    keepsCopy: kept !== null && !kept.mayChange,
+    canSave: mayKeep && (!kept || !kept.mayChange || !isSame),
     state: !kept
       ? "not saved yet; a draft is kept as you go"
       : isSame
@@ -77,8 +79,9 @@ export function useSaving(
         : "changed; not saved yet",
     /** Saves with a dress that the draft is about to have. */
     begin: (dress: Dress) => {
-      if (!mayBuild) return;
-      if (kept) void send(draft.name || kept.name, false, undefined, dress);
+      if (!mayKeep) return;
+      if (kept && !kept.mayChange) setAsks("copy");
+      else if (kept) void send(draft.name || kept.name, false, undefined, dress);
       else setAsks("name");
     },
     copy: () => setAsks("copy"),

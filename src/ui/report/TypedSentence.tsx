@@ -139,14 +139,15 @@ interface TypedProps {
   readonly start: string;
   readonly onRead: (report: Report) => void;
   readonly onProblem: (problem: Problem | null) => void;
-  readonly onBack: () => void;
+  /** `left`: what was typed and is not taken. */
+  readonly onBack: (left?: string) => void;
 }
 
 /** The whole sentence typed, with completion; the report follows while it can be read, and the first wrong word is marked. */
 export function TypedSentence({ context, start, onRead, onProblem, onBack }: TypedProps) {
   const [text, setText] = useState(start);
   const [caret, setCaret] = useState(start.length);
-  const [at, setAt] = useState(0);
+  const [at, setAt] = useState<number | null>(null);
   const [isListed, setListed] = useState(false);
   const area = useRef<HTMLTextAreaElement>(null);
   const id = useId();
@@ -156,11 +157,11 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
     () => (isListed ? completeSentence(text, caret, context) : { list: [], expected: [] }),
     [isListed, text, caret, context],
   );
-  const shown = completions.list.slice(
-    Math.max(0, at - SHOWN + 1),
-    Math.max(0, at - SHOWN + 1) + SHOWN,
-  );
-  const first = Math.max(0, at - SHOWN + 1);
+  // The first is marked by itself only where some of it is typed: Tab leaves what is written whole.
+  const isBegun = completions.list.length > 0 && completions.list[0].from < caret;
+  const marked = at ?? (isBegun ? 0 : -1);
+  const first = Math.max(0, marked - SHOWN + 1);
+  const shown = completions.list.slice(first, first + SHOWN);
   const isStillTyping =
     problem?.code === "sentence.unfinished" ||
     (problem?.at?.to === text.length &&
@@ -189,7 +190,7 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
     setText(next);
     const place = from + words.length;
     setCaret(place);
-    setAt(0);
+    setAt(null);
     requestAnimationFrame(() => {
       area.current?.focus();
       area.current?.setSelectionRange(place, place);
@@ -209,15 +210,17 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
       if (!isOpen) setListed(true);
       else
         setAt(
-          (at + (event.key === "ArrowDown" ? 1 : -1) + completions.list.length) %
+          (Math.max(marked, event.key === "ArrowDown" ? -1 : 0) +
+            (event.key === "ArrowDown" ? 1 : -1) +
+            completions.list.length) %
             completions.list.length,
         );
-    } else if (event.key === "Tab" && isOpen && !event.shiftKey) {
+    } else if (event.key === "Tab" && isOpen && marked >= 0 && !event.shiftKey) {
       event.preventDefault();
-      take(completions.list[at]);
+      take(completions.list[marked]);
     } else if (event.key === "Enter") {
       event.preventDefault();
-      if (isOpen && problem) take(completions.list[at]);
+      if (isOpen && problem && marked >= 0) take(completions.list[marked]);
       else if (parsed.ok) {
         onRead(parsed.value);
         onBack();
@@ -228,7 +231,7 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
       else {
         const before = parseSentence(start, context);
         if (before.ok) onRead(before.value);
-        onBack();
+        onBack(text === start ? undefined : text);
       }
     }
   };
@@ -257,13 +260,15 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
           aria-expanded={isListed && completions.list.length > 0}
           aria-controls={`${id}-list`}
           aria-autocomplete="list"
-          aria-activedescendant={isListed && completions.list[at] ? `${id}-${at}` : undefined}
+          aria-activedescendant={
+            isListed && completions.list[marked] ? `${id}-${marked}` : undefined
+          }
           aria-invalid={Boolean(problem) && !isStillTyping}
           aria-describedby={`${id}-error`}
           onChange={(event) => {
             setText(event.target.value.replace(/\n/g, " "));
             setCaret(event.target.selectionStart);
-            setAt(0);
+            setAt(null);
             setListed(true);
           }}
           onSelect={(event) => setCaret(event.currentTarget.selectionStart)}
@@ -303,7 +308,7 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
                 key={one.words}
                 id={`${id}-${first + i}`}
                 role="option"
-                aria-selected={first + i === at}
+                aria-selected={first + i === marked}
                 onMouseDown={(event) => {
                   event.preventDefault();
                   take(one);
@@ -323,7 +328,7 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
           </ul>
           <div className="foot">
             <span>
-              <kbd>Tab</kbd> takes it
+              <kbd>Tab</kbd> takes what is marked
             </span>
             <span>
               <kbd>↓</kbd> next

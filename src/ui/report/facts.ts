@@ -9,6 +9,8 @@ export interface RoomFacts {
   readonly now: Instant;
   readonly viewer: ViewerWords;
   readonly mayBuild: boolean;
+  /** Reports of one's own may be kept. */
+  readonly mayKeep: boolean;
   /** Somebody of a client reads items and changes none. */
   readonly mayChangeItems: boolean;
 }

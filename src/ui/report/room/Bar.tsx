@@ -7,11 +7,12 @@ import type { Room } from "./useReportRoom";
 
 /** The name of the report, how it stands, and what can be done with it. */
 export function Bar(room: Room) {
-  const { kept, draft, saving, state, figure, mayBuild } = room;
+  const { kept, draft, saving, state, figure, mayBuild, mayKeep } = room;
+  const mayRename = mayKeep && (!kept || kept.mayChange);
   return (
     <div className="bar">
       <span className="name">{draft.name || (kept ? kept.name : "New report")}</span>
-      {mayBuild && (
+      {mayRename && (
         <Button $small $icon aria-label="Rename" onPress={saving.rename}>
           <Pencil aria-hidden />
         </Button>
@@ -24,13 +25,13 @@ export function Bar(room: Room) {
         <Steps {...room} />
         <Handing {...room} />
         {kept && <PutOnBoard report={kept.id} mayBuild={mayBuild} />}
-        {mayBuild && (
+        {mayKeep && (
           <Button
             $look="solid"
             isDisabled={!saving.canSave || (state.typing !== null && state.problem !== null)}
             onPress={room.save}
           >
-            Save
+            {!mayBuild || saving.keepsCopy ? "Keep for myself" : "Save"}
           </Button>
         )}
       </div>
@@ -67,9 +68,12 @@ function Steps({
   );
 }
 
-type HandingProps = Pick<Room, "kept" | "mayBuild" | "figure" | "saving" | "open" | "download">;
+type HandingProps = Pick<
+  Room,
+  "kept" | "mayBuild" | "mayKeep" | "figure" | "saving" | "open" | "download"
+>;
 
-function Handing({ kept, mayBuild, figure, saving, open, download }: HandingProps) {
+function Handing({ kept, mayBuild, mayKeep, figure, saving, open, download }: HandingProps) {
   return (
     <>
       {kept && (
@@ -93,7 +97,7 @@ function Handing({ kept, mayBuild, figure, saving, open, download }: HandingProp
       {kept && (
         <More
           kept={kept}
-          mayBuild={mayBuild}
+          mayKeep={mayKeep}
           onVersions={() => open({ kind: "versions" })}
           onCopy={saving.copy}
         />

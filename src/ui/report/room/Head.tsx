@@ -2,7 +2,7 @@
 import type { Dress } from "@/core/definition";
 import { allOfParts, topParts } from "@/core/filter";
 import { conditionText } from "@/core/sentence";
-import { Button, Notice, later } from "../../kit";
+import { Button, later, Notice, tell } from "../../kit";
 import { Headline } from "../Headline";
 import { withWhere } from "../pickers";
 import { Bar } from "./Bar";
@@ -56,7 +56,14 @@ function Typed({ context, draft, onChange, send, start }: Room & { readonly star
       start={start}
       onRead={(next) => JSON.stringify(next) !== JSON.stringify(draft.report) && onChange(next)}
       onProblem={(problem) => send({ kind: "typed", problem })}
-      onBack={() => send({ kind: "typing ended" })}
+      onBack={(left) => {
+        send({ kind: "typing ended" });
+        if (left)
+          tell("What was there before is back.", {
+            words: "Go on typing",
+            run: () => send({ kind: "typing began", says: left }),
+          });
+      }}
     />
   );
 }

@@ -8,12 +8,12 @@ import type { KeptReport } from "../facts";
 /** What is done more rarely with a saved report. */
 export function More({
   kept,
-  mayBuild,
+  mayKeep,
   onVersions,
   onCopy,
 }: {
   kept: KeptReport;
-  mayBuild: boolean;
+  mayKeep: boolean;
   onVersions: () => void;
   onCopy: () => void;
 }) {
@@ -40,7 +40,7 @@ export function More({
         button={<Button>More …</Button>}
         entries={[
           { id: "versions", words: "Earlier versions", onAction: onVersions },
-          mayBuild && { id: "copy", words: "Save as copy", onAction: onCopy },
+          mayKeep && { id: "copy", words: "Save as copy", onAction: onCopy },
           {
             id: "file",
             words: "Download its definition",

@@ -39,7 +39,7 @@ const CHOSEN: InAddress<Chosen> = {
 /** All that the report room knows and can be told. */
 export function useReportRoom({ facts, kept, sentence, ...given }: RoomProps) {
   const { draft: stored = null, reports = NO_REPORTS, filter = null, first = null } = given;
-  const { mayBuild, mayChangeItems } = facts;
+  const { mayBuild, mayKeep, mayChangeItems } = facts;
   const context = useMemo(() => contextOf(facts), [facts]);
   const drafting = useDraft(context, kept, sentence, stored);
   const { draft, says } = drafting;
@@ -55,7 +55,7 @@ export function useReportRoom({ facts, kept, sentence, ...given }: RoomProps) {
     category: kept?.category ?? "",
   });
   const [laid, lay] = useLaid();
-  const saving = useSaving(kept, draft, mayBuild, drafting.forget, about);
+  const saving = useSaving(kept, draft, mayKeep, drafting.forget, about);
   const figure = useFigure(report, draft.report, dress, context, first);
   const { shown } = figure;
   const place = useCallback(
@@ -63,7 +63,7 @@ export function useReportRoom({ facts, kept, sentence, ...given }: RoomProps) {
     [drafting, dress, shown, draft.report],
   );
   const save = () => {
-    if (!mayBuild) return;
+    if (!mayKeep) return;
     const placed = withPlaced(dress, shown, draft.report);
     if (JSON.stringify(placed) !== JSON.stringify(dress)) drafting.setDress(placed);
     saving.begin(placed);
@@ -117,6 +117,7 @@ export function useReportRoom({ facts, kept, sentence, ...given }: RoomProps) {
     filter,
     reports,
     mayBuild,
+    mayKeep,
     mayChangeItems,
     context,
     drafting,
