@@ -17,8 +17,6 @@ export interface Kind<R extends ReportBase> {
   /** As in "level instead", and what such a report tells. */
   readonly words: string;
   readonly tells: string;
-  /** Further words by which people look for it. */
-  readonly sought: string;
   /** It asks of the past of items, by their states and moves. */
   readonly isPast: boolean;
   /** The words that a sentence of this kind begins with; none for the kind that begins with its measures. */

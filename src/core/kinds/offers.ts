@@ -1,7 +1,7 @@
 import type { AskContext, Catalog, SubjectId } from "../catalog";
 import type { ReportBase } from "../definition";
 import { parseSentence } from "./parseSentence";
-import { kindOf, type Report } from "./registry";
+import { kindOf, type Report, type ReportKind } from "./registry";
 
 /** Likely questions about each subject; "$" stands for its words. */
 const LIKELY: Readonly<Partial<Record<SubjectId, readonly string[]>>> = {
@@ -48,8 +48,19 @@ export function offersOf(subject: ReportBase["subject"], context: AskContext): R
   });
 }
 
+/** Further words by which people look for each kind. */
+const SOUGHT: { readonly [K in ReportKind]: string } = {
+  count: "how many number",
+  list: "table rows records",
+  level: "history over time backlog open",
+  crossings: "history created resolved opened closed came went inflow outflow net",
+  bridge: "history why changed difference waterfall",
+  burndown: "sprint burn down remaining scope",
+  velocity: "sprint speed points committed",
+};
+
 /** Words by which people look for a report beside those of its sentence. */
 export function soughtWords(report: Report, catalog: Catalog): string {
-  const kind = kindOf(report);
-  return kind.axis(report, { catalog }) ? `${kind.sought} trend over time` : kind.sought;
+  const own = SOUGHT[report.kind];
+  return kindOf(report).axis(report, { catalog }) ? `${own} trend over time` : own;
 }

@@ -26,9 +26,9 @@ import { Mailing, Sharing } from "../handing";
 import { OpenedRecords, partOf } from "../report";
 import { TileBody } from "./TileBody";
 import { arrangeKey, BOARD_KEYS } from "./boardKeys";
+import { Enlarged } from "./Enlarged";
 import { Arrange, arrangedKey, type Arranged, type ReportName } from "./Arrange";
 import { Grid } from "./TileGrid";
-import { Enlarged } from "./Enlarged";
 import { useStood } from "./useStood";
 
 const REFRESH_MS = 300_000;

@@ -37,6 +37,7 @@ export function NewBoard({ isOpen, onClose }: { isOpen: boolean; onClose: () => 
         />
         <Choose<string | null>
           label="Begin with"
+          isBeside
           chosen={[template]}
           onChoose={setTemplate}
           options={[

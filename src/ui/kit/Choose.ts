@@ -17,6 +17,8 @@ export interface ChooseProps<T> {
   readonly many?: boolean;
   readonly onChoose: (value: T) => void;
   readonly same?: (a: T, b: T) => boolean;
+  /** It stands among other fields, and does not take the focus when it appears. */
+  readonly isBeside?: boolean;
   /** Looks elsewhere for more than is here. */
   readonly onFind?: (words: string) => void;
 }

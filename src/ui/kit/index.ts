@@ -17,6 +17,7 @@ export { shortcutLines, useShortcuts, type Shortcut } from "./shortcuts";
 export { useAddress, type InAddress } from "./address";
 export { undoKeys, useUndo, type Undoable } from "./undo";
 export { useMoments } from "./moments";
-export { SightContext, SightLine } from "./SightLine";
+export { SightContext } from "./sight";
+export { SightLine } from "./SightLine";
 export { Zone } from "./zone";
 export { later, useFetchAhead } from "./later";

@@ -21,7 +21,6 @@ import type { AskContext } from "@/core/catalog";
 
 import type { Mark } from "@/core/figure";
 
-import { numberText } from "@/core/base";
 import { ask, Button, Choose, tell, Waiting, Opens } from "../kit";
 
 import { ChangeMany } from "./ChangeMany";

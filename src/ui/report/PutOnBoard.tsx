@@ -1,11 +1,11 @@
 "use client";
 import type { KeptDashboard } from "@/contract/dashboards";
-import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
-import styled from "styled-components";
+import { useQueryClient } from "@tanstack/react-query";
 import { freePlace, type Tile } from "@/core/definition";
 
-import { ask, Button, Choose, Field, Opens, tell, Waiting } from "../kit";
+import { ask, Button, later, Opens, tell } from "../kit";
+
+const Boards = later(() => import("./Boards"), "Boards");
 
 /** Puts a saved report on one of the dashboards one may change, or on a new one. */
 export function PutOnBoard({ report, mayBuild }: { report: number; mayBuild: boolean }) {
@@ -53,57 +53,3 @@ export function PutOnBoard({ report, mayBuild }: { report: number; mayBuild: boo
     </Opens>
   );
 }
-
-/** The dashboards to choose from, as they are when asked; a new one is asked for its name. */
-function Boards({
-  onBoard,
-}: {
-  onBoard: (board: KeptDashboard | { name: string; tiles: readonly Tile[] }) => void;
-}) {
-  const [name, setName] = useState<string | null>(null);
-  const { data } = useQuery({
-    queryKey: ["boards"],
-    queryFn: ({ signal }) => ask("boards", {}, signal),
-    staleTime: 0,
-  });
-  if (!data) return <Waiting style={{ padding: 14 }}>Looking …</Waiting>;
-  if (name !== null)
-    return (
-      <Named
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (name.trim()) onBoard({ name: name.trim(), tiles: [] });
-        }}
-      >
-        <Field label="Name of the dashboard" value={name} onChange={setName} autoFocus />
-        <Button type="submit" $small $look="solid" isDisabled={!name.trim()}>
-          Make it
-        </Button>
-      </Named>
-    );
-  return (
-    <div style={{ width: 280, paddingTop: 6 }}>
-      <Choose
-        label="Dashboard"
-        options={[
-          ...data.map((board) => ({
-            value: board as KeptDashboard | null,
-            label: board.name,
-            about: `${board.tiles.length} tiles`,
-          })),
-          { value: null, label: "A new dashboard …", about: "" },
-        ]}
-        chosen={[]}
-        onChoose={(board) => (board ? onBoard(board) : setName(""))}
-      />
-    </div>
-  );
-}
-
-const Named = styled.form`
-  width: 280px;
-  padding: 12px 14px;
-  display: grid;
-  gap: 10px;
-  justify-items: start;
-`;

@@ -21,7 +21,7 @@ import type { Mark } from "@/core/figure";
 
 import { dayText, daysText } from "@/core/time";
 
-import { BurnUp, type AxisStretch } from "../charts";
+import type { AxisStretch } from "../charts";
 import {
   ask,
   Button,
@@ -29,6 +29,7 @@ import {
   Choice,
   DayField,
   Empty,
+  later,
   Mast,
   Page,
   Purpose,
@@ -47,12 +48,15 @@ import {
   type RoomFacts,
   useDayNotes,
 } from "../report";
-import { Forecast, useForecast } from "./Forecast";
 import { Account } from "./Account";
-import { Steps } from "./Steps";
+import { useForecast } from "./useForecast";
 import { Grounds, Leaves } from "./sprintStyle";
 import { flowWidths } from "./flowWidths";
 import { cumulativeFlow } from "./sprintReports";
+
+const BurnUp = later(() => import("../charts/BurnUp"), "BurnUp");
+const Forecast = later(() => import("./Forecast"), "Forecast");
+const Steps = later(() => import("./Steps"), "Steps");
 
 const LEAVES = {
   burndown: "Burndown",

@@ -43,7 +43,6 @@ function conflicts(report: BridgeReport): Conflict[] {
 export const bridge = defineKind<BridgeReport>({
   words: "bridge",
   tells: "why a level moved",
-  sought: "history why changed difference waterfall",
   isPast: true,
   opens: ["bridge of"],
   begin: (cursor, context) => ({

@@ -113,7 +113,6 @@ function thingPlace({ of }: BurndownReport): Place[] {
 export const burndown = defineKind<BurndownReport>({
   words: "burndown",
   tells: "how work went down, step by step",
-  sought: "sprint burn down remaining scope",
   isPast: true,
   opens: ["burndown of"],
   begin: (cursor, context) => ({ kind: "burndown", ...parseOf(cursor, context) }),

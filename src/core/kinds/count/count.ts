@@ -249,7 +249,6 @@ function isOneAmount({ measures: list, subject }: CountReport, catalog: Catalog)
 export const count = defineKind<CountReport>({
   words: "count",
   tells: "how many, or how much",
-  sought: "how many number",
   isPast: false,
   opens: [],
   begin: (cursor, context) => ({ kind: "count", ...parseCounted(cursor, context), by: [] }),

@@ -62,7 +62,6 @@ export const isFlowMeasure = ({ measure }: Pick<CrossingsReport, "measure">): bo
 export const crossings = defineKind<CrossingsReport>({
   words: "arrivals and departures",
   tells: "what came in and went out",
-  sought: "history created resolved opened closed came went inflow outflow net",
   isPast: true,
   opens: ["arrivals and departures of", "arrivals of", "departures of"],
   begin: (cursor, context, opening) => ({

@@ -38,7 +38,6 @@ const atClause: Clause<LevelReport> = {
 export const level = defineKind<LevelReport>({
   words: "level",
   tells: "how many at each stretch's end, as it was",
-  sought: "history over time backlog open",
   isPast: true,
   opens: ["level of"],
   begin: (cursor, context) => ({

@@ -109,7 +109,6 @@ const forClause: ListClause = {
 export const list = defineKind<ListReport>({
   words: "list",
   tells: "the records themselves",
-  sought: "table rows records",
   isPast: false,
   opens: ["list"],
   begin: (cursor, context) => ({

@@ -30,7 +30,6 @@ const teamPlace = ({ team }: VelocityReport): Place[] =>
 export const velocity = defineKind<VelocityReport>({
   words: "velocity",
   tells: "what the sprints of a team committed to and finished",
-  sought: "sprint speed points committed",
   isPast: true,
   opens: ["velocity of team"],
   begin: (cursor, context) => {

@@ -130,6 +130,7 @@ export function ChooseRows<T>({
   onChoose,
   same = Object.is,
   onFind,
+  isBeside,
 }: ChooseProps<T>) {
   const [words, setWords] = useState("");
   const isLong = options.length > 8 || onFind !== undefined;
@@ -142,7 +143,7 @@ export function ChooseRows<T>({
         <div className="find">
           <Search size={15} aria-hidden />
           <input
-            autoFocus
+            autoFocus={!isBeside}
             aria-label={`Find: ${label}`}
             placeholder={label}
             value={words}
@@ -169,7 +170,7 @@ export function ChooseRows<T>({
               <Row
                 many={many}
                 index={index}
-                autoFocus={!isLong && index === 0}
+                autoFocus={!isBeside && !isLong && index === 0}
                 {...rowOf(option)}
               />
             </div>

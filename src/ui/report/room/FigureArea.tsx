@@ -1,8 +1,7 @@
 "use client";
-import { forecastSentences, type Report } from "@/core/kinds";
+import type { Report } from "@/core/kinds";
 import { Table2 } from "lucide-react";
 import { Button, Checkbox, later, SightLine } from "../../kit";
-import { Begin } from "../Begin";
 import { proposedName } from "../draft";
 import { withText } from "../dress/titleTexts";
 import { saidWords, Says } from "../FigurePane";
@@ -12,7 +11,9 @@ import { Drawing } from "./Drawing";
 import { Above, Beneath } from "./Notices";
 import { useLikelihood, type Room } from "./useReportRoom";
 
+const Begin = later(() => import("../Begin"), "Begin");
 const ConditionBuilder = later(() => import("../ConditionBuilder"), "ConditionBuilder");
+const Likelihood = later(() => import("./Likelihood"), "Likelihood");
 
 /** Shapes that are a table already, or that no table says better. */
 const NO_TABLE: ReadonlySet<string> = new Set(["number", "gauge", "pivot", "waterfall", "planks"]);
@@ -55,11 +56,7 @@ function Told(room: Room) {
       <Above {...room} />
       {figure.isBegun && <Titled {...room} />}
       <Beneath {...room} />
-      {isLikely && likelihood && (
-        <p className="poor" role="status">
-          {forecastSentences(likelihood).join(" ")}
-        </p>
-      )}
+      {isLikely && likelihood && <Likelihood forecast={likelihood} />}
       {figure.isWhole && <Drawing {...room} likelihood={isLikely ? likelihood : null} />}
       {figure.isBegun && <SightLine />}
       {(dress.footnote || dress.description) && (
