@@ -54,7 +54,8 @@ export function failed(error: unknown): Response {
 /** Whether a request that changes something comes from our own pages. */
 export const isOurs = (request: Request): boolean => {
   const origin = request.headers.get("origin");
-  return origin === null || new URL(origin).host === request.headers.get("host");
+  if (origin === null) return true;
+  return URL.canParse(origin) && new URL(origin).host === request.headers.get("host");
 };
 
 export async function readJson(request: Request): Promise<unknown> {

@@ -36,5 +36,6 @@ export { listPeople } from "./accounts/people";
 export { beginImport, importState, actOnImport, lastImports, refusedZip } from "./bundles/imports";
 
 export { log } from "./log";
+export { unreadableIn } from "./untrusted";
 export { isAct, perform } from "./acts";
 export { localDay, longDayText } from "@/core/time";

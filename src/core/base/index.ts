@@ -4,3 +4,4 @@ export * from "./compare";
 export * from "./integer";
 export * from "./number";
 export * from "./isFound";
+export { BROKEN_SIGN } from "./brokenSign";

@@ -2,14 +2,21 @@ import { z } from "zod";
 import { SUBJECT_IDS, type Subject } from "../catalog";
 import { ConditionSchema, ValueSchema } from "../filter/schemas";
 import { SHAPE_IDS } from "../shapes";
-import { GRAINS } from "../time";
+import { GRAINS, isMoment } from "../time";
 import { SimpleMeasureSchema } from "./measure.schema";
 import { WORK_UNITS } from "./work";
 
 /** What the definitions of all kinds of report are made of. The kinds themselves stand in core/kinds. */
 
 export const FieldPathSchema = z.array(z.string()).min(1).max(6);
-const DecimalText = z.string().regex(/^-?\d+(\.\d+)?$/);
+const DecimalText = z
+  .string()
+  .max(60)
+  .regex(/^-?\d+(\.\d+)?$/);
+/** A day, or an instant with Z or an offset. */
+export const MomentText = z.string().max(40).refine(isMoment, "no day and no instant");
+/** A day. */
+export const DayText = z.iso.date().refine(isMoment, "no day");
 
 export const FoldSchema = z.strictObject({
   name: z.string().min(1).max(200),
@@ -56,7 +63,7 @@ export const reportBase = {
   subject: SubjectSchema,
   where: ConditionSchema.optional(),
   /** As it stood: a bare day (its end) or an instant with Z. */
-  stood: z.string().max(40).optional(),
+  stood: MomentText.optional(),
   shape: z.enum(SHAPE_IDS).optional(),
 };
 export type ReportBase = z.infer<z.ZodObject<typeof reportBase>> & { kind: string };

@@ -1,6 +1,8 @@
 // What definitions must look like when they come from outside: entered by whoever reads what is sent or kept.
 export { MeasureSchema, PlainMeasureSchema, SimpleMeasureSchema } from "./measure.schema";
 export {
+  DayText,
+  MomentText,
   FieldPathSchema,
   GroupSchema,
   reportBase,

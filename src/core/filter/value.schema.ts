@@ -33,12 +33,15 @@ export const PeriodSchema = z.discriminatedUnion("kind", [
 ]);
 
 export const UnitSchema = z.enum(["minutes", "hours", "days"]);
-const DecimalText = z.string().regex(/^-?\d+(\.\d+)?$/);
+const DecimalText = z
+  .string()
+  .max(60)
+  .regex(/^-?\d+(\.\d+)?$/);
 
 /** A value in a condition, a fold or a hidden group: things by identity, words that depend on the viewer as words. */
 export const ValueSchema = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("thing"), thing: z.enum(THING_TYPES), id: z.int() }),
-  z.object({ kind: z.literal("text"), text: z.string() }),
+  z.object({ kind: z.literal("text"), text: z.string().max(2_000) }),
   z.object({
     kind: z.literal("number"),
     number: DecimalText,

@@ -10,14 +10,7 @@ import {
 import type { Group, ReportBase } from "../definition";
 import { allOfParts, topParts } from "../filter";
 import { shapes, SHAPE_IDS, type ShapeId } from "../shapes";
-import {
-  BUCKET_GRAINS,
-  parseDay,
-  parseInstant,
-  periodText,
-  type BucketGrain,
-  type Period,
-} from "../time";
+import { BUCKET_GRAINS, isMoment, periodText, type BucketGrain, type Period } from "../time";
 import { parseCondition } from "./conditions";
 import type { Cursor } from "./cursor";
 import { parsePath } from "./fields";
@@ -177,7 +170,7 @@ export function parseMoment(cursor: Cursor): string {
   const token = cursor.token;
   cursor.expect({ kind: "period", words: "", called: "a date, such as 2026-10-31" });
   if (!token) return cursor.unexpected();
-  if (parseDay(token.text) === null && parseInstant(token.text) === null)
+  if (!isMoment(token.text))
     cursor.stop({
       code: "sentence.noInstant",
       message: `"${token.text}" is not a date, and not an instant with Z or an offset`,

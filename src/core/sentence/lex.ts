@@ -1,4 +1,4 @@
-import type { Problem } from "../base";
+import { BROKEN_SIGN, type Problem } from "../base";
 
 /** A piece of the sentence; `from` and `to` are offsets into the text, `to` outside. */
 export interface Token {
@@ -14,9 +14,19 @@ const INSTANT = /\d{4}-\d\d-\d\dT\d\d:\d\d(?::\d\d(?:\.\d+)?)?(?:Z|[+-]\d\d:?\d\
 const WORD = /[^\s,();:"“”]+/uy;
 const POSSESSIVE = /['’]s$/i;
 
-/** Cuts a text into tokens; the only fault it knows is a quote that is not closed. */
+/** Cuts a text into tokens; the faults it knows are a quote that is not closed and a sign that no text has. */
 export function lex(text: string): { tokens: Token[]; problem?: Problem } {
   const tokens: Token[] = [];
+  const broken = BROKEN_SIGN.exec(text);
+  if (broken)
+    return {
+      tokens,
+      problem: {
+        code: "sentence.sign",
+        message: "there is a sign in it that no text can have",
+        at: { from: broken.index, to: broken.index + 1 },
+      },
+    };
   let at = 0;
   const push = (kind: Token["kind"], words: string, from: number, to: number) =>
     tokens.push({ kind, text: words, from, to });

@@ -1,12 +1,26 @@
 import { fine, refused, type Result } from "../base";
 import { addDays, addMonths, dayOf, weekdayOf } from "./day";
 import { addUnits, startOfUnit, type BucketGrain, type CalendarUnits } from "./grain";
-import { parseDay, type Day } from "./instant";
+import { parseDay, parseInstant, type Day } from "./instant";
 import { notAPeriod } from "./periodProblem";
 
 /** How a named unit is written. */
 export const UNIT_NAME =
   /^(\d{4}|\d{4}-Q[1-4]|\d{4}-\d\d|\d{4}-W\d\d|\d{4}-\d\d-\d\d|FY\d\d|FY\d\d-Q[1-4])$/;
+
+/** Years that anybody plans in, or has records of. */
+const FIRST_YEAR = 1900;
+const LAST_YEAR = 2199;
+
+/** Whether a day, an instant or a unit that begins with its year lies beyond what can be asked for. */
+export const isFarAway = (text: string): boolean => {
+  const year = /^\d{4}/.exec(text);
+  return year !== null && (Number(year[0]) < FIRST_YEAR || Number(year[0]) > LAST_YEAR);
+};
+
+/** Whether a text is a day, or an instant with Z or an offset, that can be asked for. */
+export const isMoment = (text: string): boolean =>
+  (parseDay(text) !== null || parseInstant(text) !== null) && !isFarAway(text);
 
 /** Fiscal units and others cannot be told apart in time without a calendar, so only like is held against like. */
 export function isBackwards(from: string, to: string): boolean {
@@ -49,6 +63,11 @@ function unitNamed(
   used: number,
 ): Result<{ name: string; used: number }> {
   if (!UNIT_NAME.test(name)) return refused(notAPeriod(said, said));
+  if (isFarAway(name))
+    return refused({
+      code: "period.year",
+      message: `${said} is too far away: years go from ${FIRST_YEAR} to ${LAST_YEAR}`,
+    });
   if (name.length === 10 && !parseDay(name))
     return refused({ code: "period.noDate", message: `there is no date ${said}` });
   if (/^\d{4}-\d\d$/.test(name) && (Number(name.slice(5)) < 1 || Number(name.slice(5)) > 12))

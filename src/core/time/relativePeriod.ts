@@ -243,12 +243,23 @@ function daysOf(
   }
 }
 
+/** Two hundred years of each unit: further than that nothing is dated. */
+const FARTHEST: Readonly<Record<RollingUnit, number>> = {
+  day: 73_000,
+  week: 10_400,
+  month: 2_400,
+  quarter: 800,
+  year: 200,
+  "business day": 50_000,
+};
+
 function rollingDays(
   period: Period & { kind: "rolling" },
   today: Day,
   calendar: WorkCalendar,
 ): [Day, Day] {
-  const { way, count, unit } = period;
+  const { way, unit } = period;
+  const count = Math.min(period.count, FARTHEST[unit]);
   if (unit === "business day")
     return way === "last"
       ? [workingDayFrom(today, count, -1, calendar), today]

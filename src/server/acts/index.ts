@@ -2,6 +2,7 @@ import type { ZodType } from "zod";
 import { actContracts, type ActId } from "@/contract/acts";
 import { unitOfWork } from "@/data";
 import { nothingHere, Refused } from "../refused";
+import { unreadableIn } from "../untrusted";
 import type { Act, ActContext, ActsOf } from "./act";
 import { dashboardActs } from "./dashboards";
 import { figureActs } from "./figures";
@@ -31,21 +32,23 @@ export const isAct = (id: string): id is ActId => Object.hasOwn(acts, id);
 export async function perform(id: ActId, context: ActContext, body: unknown): Promise<unknown> {
   const act: Act<never, unknown> = acts[id];
   if (act.roles && !act.roles.includes(context.desk.viewer.role)) throw nothingHere();
+  const unreadable = unreadableIn(body);
+  if (unreadable) throw notUnderstood(unreadable.path, unreadable.why);
   const asks: ZodType = actContracts[id].asks;
   const asked = asks.safeParse(body);
-  if (!asked.success) throw notUnderstood(asked.error.issues[0]);
+  if (!asked.success) throw notUnderstood(asked.error.issues[0].path.map(String).join("."));
   const run = (em: ActContext["em"]) => act.run({ ...context, em }, asked.data as never);
   return act.changes ? unitOfWork(context.em, async (unit) => run(unit)) : run(context.em);
 }
 
 /** Says at which part a request was not understood. */
-function notUnderstood({ path }: { readonly path: readonly PropertyKey[] }): Refused {
-  const at = path.map(String).join(".");
+function notUnderstood(at: string, why = ""): Refused {
+  const because = why && `: ${why}`;
   return new Refused(
     [
       {
         code: "request",
-        message: at ? `The request is not understood at ${at}.` : "The request is not understood.",
+        message: `The request is not understood${at ? ` at ${at}` : ""}${because}.`,
         ...(at ? { path: at } : {}),
       },
     ],

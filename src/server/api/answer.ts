@@ -6,6 +6,7 @@ import { AnswerRequest, RecordsRequest, type ProblemDetails } from "@/contract/a
 import { type EntityManager, runPlan } from "@/data";
 import type { Clock } from "../clock";
 import { Refused } from "../refused";
+import { unreadableIn, type Unreadable } from "../untrusted";
 import {
   answerBody,
   answerRecords,
@@ -63,6 +64,9 @@ export async function apiAnswer(
   token: string | null,
   body: unknown,
 ): Promise<Reply> {
+  const unreadable = unreadableIn(body);
+  if (unreadable)
+    return refuse(token === null ? noToken() : badRequest(unreadableWords(unreadable)));
   const request = AnswerRequest.safeParse(body);
   if (!request.success)
     return refuse(token === null ? noToken() : badRequest(firstIssue(request.error)));
@@ -90,6 +94,9 @@ export async function apiRecords(
   token: string | null,
   body: unknown,
 ): Promise<Reply> {
+  const unreadable = unreadableIn(body);
+  if (unreadable)
+    return refuse(token === null ? noToken() : badRequest(unreadableWords(unreadable)));
   const request = RecordsRequest.safeParse(body);
   if (!request.success)
     return refuse(token === null ? noToken() : badRequest(firstIssue(request.error)));
@@ -113,6 +120,8 @@ export async function apiRecords(
     throw error;
   }
 }
+
+const unreadableWords = ({ path, why }: Unreadable): string => (path ? `${path}: ${why}` : why);
 
 const firstIssue = (error: {
   issues: readonly { path: PropertyKey[]; message: string }[];

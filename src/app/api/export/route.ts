@@ -1,6 +1,6 @@
 import { Readable } from "node:stream";
 import { ExportRequest } from "@/contract/exports";
-import { chromiumDrawer, checkReport, exportReport } from "@/server/web";
+import { chromiumDrawer, checkReport, exportReport, unreadableIn } from "@/server/web";
 import { failed, isOurs, notSignedIn, refusedWith } from "../../reply";
 import { currentDesk } from "../../session";
 
@@ -11,8 +11,9 @@ export async function POST(request: Request): Promise<Response> {
     if (!found) return notSignedIn();
     if (!isOurs(request))
       return refusedWith([{ code: "request", message: "The request is not understood." }], 400);
-    const asked = ExportRequest.safeParse(await request.json().catch(() => null));
-    if (!asked.success)
+    const sent: unknown = await request.json().catch(() => null);
+    const asked = ExportRequest.safeParse(sent);
+    if (!asked.success || unreadableIn(sent))
       return refusedWith([{ code: "request", message: "The request is not understood." }], 400);
     const { definition, ...rest } = asked.data;
     const problems = checkReport(definition, found.desk.view);

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { workBase } from "../../definition/schemas";
+import { DayText, workBase } from "../../definition/schemas";
 
 export const BurndownSchema = z.strictObject({
   kind: z.literal("burndown"),
@@ -8,7 +8,7 @@ export const BurndownSchema = z.strictObject({
     z.strictObject({ kind: z.literal("current sprint") }),
     z.strictObject({ kind: z.literal("release"), release: z.int() }),
     /** Of the report's own filter between two days, both inside. */
-    z.strictObject({ kind: z.literal("filter"), from: z.string(), to: z.string() }),
+    z.strictObject({ kind: z.literal("filter"), from: DayText, to: DayText }),
   ]),
   ...workBase,
 });

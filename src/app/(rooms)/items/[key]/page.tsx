@@ -1,15 +1,26 @@
 import { notFound } from "next/navigation";
-import { loadItem } from "@/server/web";
+import { loadItem, unreadableIn } from "@/server/web";
 import { ItemRoom } from "@/ui/item";
 import { signedIn } from "../../../session";
 
+/** The key in the address; null for one that no item can have. */
+async function keyIn(params: Promise<{ key: string }>): Promise<string | null> {
+  try {
+    const key = decodeURIComponent((await params).key);
+    return unreadableIn(key) ? null : key;
+  } catch {
+    return null;
+  }
+}
+
 export const generateMetadata = async ({ params }: { params: Promise<{ key: string }> }) => ({
-  title: decodeURIComponent((await params).key),
+  title: (await keyIn(params)) ?? "Item",
 });
 
 export default async function ItemRoute({ params }: { params: Promise<{ key: string }> }) {
   const { em, desk } = await signedIn();
-  const item = await loadItem(em, decodeURIComponent((await params).key), desk);
+  const key = await keyIn(params);
+  const item = key === null ? null : await loadItem(em, key, desk);
   if (!item) notFound();
   const { names } = desk.view.catalog;
   const workflow = names
