@@ -50,6 +50,11 @@ const config = {
         { key: "X-Content-Type-Options", value: "nosniff" },
         { key: "Referrer-Policy", value: "same-origin" },
         { key: "X-Frame-Options", value: "DENY" },
+        { key: "Cross-Origin-Opener-Policy", value: "same-origin" },
+        {
+          key: "Permissions-Policy",
+          value: "camera=(), geolocation=(), microphone=(), payment=()",
+        },
       ],
     },
   ],

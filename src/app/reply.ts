@@ -1,10 +1,13 @@
 import type { Problem } from "@/core/base";
 import { log } from "@/server/web";
 
+/** What is told to somebody is kept by nobody between. */
+const PRIVATE = { "cache-control": "no-store" };
+
 export const told = (value: unknown, status = 200): Response =>
-  Response.json({ value }, { status });
+  Response.json({ value }, { status, headers: PRIVATE });
 export const refusedWith = (problems: readonly Problem[], status: number): Response =>
-  Response.json({ problems }, { status });
+  Response.json({ problems }, { status, headers: PRIVATE });
 export const notSignedIn = (): Response =>
   refusedWith([{ code: "session", message: "You are not signed in." }], 401);
 

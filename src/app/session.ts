@@ -30,12 +30,15 @@ export async function signedIn(): Promise<{ em: EntityManager; desk: Desk }> {
   return found;
 }
 
+/** Whether people reach this application by https. */
+const isServedSafely = (): boolean => (process.env.GRAND_TALLY_URL ?? "").startsWith("https:");
+
 export async function setSession(secret: string): Promise<void> {
   (await cookies()).set(COOKIE, secret, {
     httpOnly: true,
     sameSite: "lax",
     path: "/",
     maxAge: 30 * 86_400,
-    secure: false,
+    secure: isServedSafely(),
   });
 }

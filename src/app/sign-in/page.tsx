@@ -1,4 +1,5 @@
 import { redirect } from "next/navigation";
+import { isOwnPath } from "@/core/base";
 import { loadWorkspace, needsFirstAdministrator, newSession } from "@/server/web";
 import { SignIn } from "@/ui/signin";
 
@@ -18,7 +19,7 @@ export default async function SignInPage({
     <SignIn
       workspace={workspace.name}
       demo={workspace.demo}
-      to={to?.startsWith("/") && !to.startsWith("//") ? to : "/"}
+      to={to !== undefined && isOwnPath(to) ? to : "/"}
     />
   );
 }

@@ -5,3 +5,4 @@ export * from "./integer";
 export * from "./number";
 export * from "./isFound";
 export { BROKEN_SIGN } from "./brokenSign";
+export { isOwnPath } from "./ownPath";

@@ -1,5 +1,5 @@
 import type { DayNoteLine } from "@/contract/notes";
-import { fine, refused, type Result } from "@/core/base";
+import { fine, isOwnPath, refused, type Result } from "@/core/base";
 
 import {
   addFinding,
@@ -61,7 +61,7 @@ export async function keepFinding(
   viewer: Viewer,
   finding: { report: number | null; words: string; address: string; picture: string | null },
 ): Promise<Result<number>> {
-  if (!finding.address.startsWith("/") || finding.address.startsWith("//"))
+  if (!isOwnPath(finding.address))
     return refused({
       code: "finding.address",
       message: "A finding leads back into this application.",

@@ -1,6 +1,6 @@
 export { Chart, type ChartProps } from "./Chart";
 export { FigureTable } from "./FigureTable";
-export { BurnUp } from "./BurnUp";
+export { BurnUp } from "./later";
 export { Fan } from "./Fan";
 export { markId, fill, type Drawn } from "./drawing";
 export type { AxisStretch } from "./axis";

@@ -22,7 +22,7 @@ import { movedUp, settleTiles, tileAfterKey } from "./layout";
 import { TileBody } from "./TileBody";
 import { Grid } from "./TileGrid";
 import { BoardBar } from "./BoardBar";
-import { arrangeKey } from "./boardKeys";
+import { arrangedKey, arrangeKey } from "./boardKeys";
 
 export interface ReportName {
   readonly id: number;
@@ -90,8 +90,6 @@ const Foot = styled.p`
     margin-right: 20px;
   }
 `;
-
-export const arrangedKey = (id: number): string => `gt_arranged_${id}`;
 
 /** The mode in which tiles are placed: by pointer and by keys, with undo, kept on this device until saved. */
 export function Arrange({

@@ -14,6 +14,7 @@ import {
   DayField,
   Dialog,
   Empty,
+  later,
   Mast,
   Page,
   Purpose,
@@ -25,11 +26,13 @@ import {
 import { Mailing, Sharing } from "../handing";
 import { OpenedRecords, partOf } from "../report";
 import { TileBody } from "./TileBody";
-import { arrangeKey, BOARD_KEYS } from "./boardKeys";
+import { arrangedKey, arrangeKey, BOARD_KEYS } from "./boardKeys";
 import { Enlarged } from "./Enlarged";
-import { Arrange, arrangedKey, type Arranged, type ReportName } from "./Arrange";
+import type { Arranged, ReportName } from "./Arrange";
 import { Grid } from "./TileGrid";
 import { useStood } from "./useStood";
+
+const Arrange = later(() => import("./Arrange"), "Arrange");
 
 const REFRESH_MS = 300_000;
 

@@ -15,3 +15,6 @@ export const arrangeKey = (run: () => void): Shortcut => ({
   says: "arrange, and back",
   run,
 });
+
+/** Where what is being arranged is kept on this device until it is saved. */
+export const arrangedKey = (id: number): string => `gt_arranged_${id}`;

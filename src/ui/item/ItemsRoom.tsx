@@ -6,10 +6,8 @@ import { useRouter } from "next/navigation";
 import { useEffect, useMemo, useState } from "react";
 import styled from "styled-components";
 import { PLAIN_DRESS, type Dress } from "@/core/definition";
-import { later, Page, SightLine, undoKeys, useShortcuts, useUndo } from "../kit";
-import { contextOf, Headline, ListFigure, type RoomFacts } from "../report";
-
-const ConditionBuilder = later(() => import("../report/ConditionBuilder"), "ConditionBuilder");
+import { Page, SightLine, undoKeys, useShortcuts, useUndo } from "../kit";
+import { ConditionBuilder, contextOf, Headline, ListFigure, type RoomFacts } from "../report";
 
 const Head = styled.header`
   padding: 12px 32px 10px;

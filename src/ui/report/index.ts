@@ -4,7 +4,7 @@ export { FilterUses } from "./FilterUses";
 export { Headline } from "./Headline";
 export { ListFigure } from "./ListFigure";
 export { RecordsTable } from "./RecordsTable";
-export { OpenedRecords, PartRecords } from "./later";
+export { ConditionBuilder, OpenedRecords, PartRecords } from "./later";
 export { partOf } from "./openedPart";
 export { useDayNotes } from "./dress/useDayNotes";
 export { FigureBody, flagsOf, saidWords, Says } from "./FigurePane";

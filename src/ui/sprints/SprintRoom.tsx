@@ -21,7 +21,7 @@ import type { Mark } from "@/core/figure";
 
 import { dayText, daysText } from "@/core/time";
 
-import type { AxisStretch } from "../charts";
+import { BurnUp, type AxisStretch } from "../charts";
 import {
   ask,
   Button,
@@ -54,7 +54,6 @@ import { Grounds, Leaves } from "./sprintStyle";
 import { flowWidths } from "./flowWidths";
 import { cumulativeFlow } from "./sprintReports";
 
-const BurnUp = later(() => import("../charts/BurnUp"), "BurnUp");
 const Forecast = later(() => import("./Forecast"), "Forecast");
 const Steps = later(() => import("./Steps"), "Steps");
 

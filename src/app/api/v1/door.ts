@@ -23,6 +23,7 @@ const problem = (details: ProblemDetails): Response =>
     status: details.status,
     headers: {
       "content-type": "application/problem+json",
+      "cache-control": "no-store",
       ...(details.status === 401 ? { "www-authenticate": "Bearer" } : {}),
     },
   });
@@ -37,7 +38,9 @@ export const programDoor =
       if (body === undefined && token !== null)
         return problem(badRequest("send a JSON object as application/json"));
       const reply = await answer(await newSession(), systemClock, token, body ?? {});
-      return "body" in reply ? Response.json(reply.body) : problem(reply.problem);
+      return "body" in reply
+        ? Response.json(reply.body, { headers: { "cache-control": "no-store" } })
+        : problem(reply.problem);
     } catch (error) {
       if (isTooSlow(error)) return problem(tooSlow());
       if (isUnreachable(error)) return problem(unreachable());

@@ -3,7 +3,7 @@ import { History } from "lucide-react";
 import Link from "next/link";
 import { asDrawn } from "@/core/kinds";
 import { Button, Empty, Notice } from "../../kit";
-import { NothingFound } from "../FigurePane";
+import { NothingFound } from "../NothingFound";
 import { unplacedIn } from "./placed";
 import { useTwins, type Room } from "./useReportRoom";
 
