@@ -105,7 +105,7 @@ const PICTURES: readonly {
   {
     name: "history",
     login: "ines",
-    path: `${reportOf("level of faults where status is open at month ends for last 18 months split by priority as area")}&under=flows`,
+    path: `${reportOf("level of faults where status is open at month ends for last 18 months to date split by priority as area")}&under=flows`,
     before: async (page) => {
       await page
         .getByRole("region", { name: "what came in and went out" })
@@ -144,7 +144,7 @@ const PICTURES: readonly {
     path: "/reports?q=Open%20faults%20by%20priority",
     before: sendOne,
   },
-  { name: "people", login: "runa", path: "/settings/people" },
+  { name: "items", login: "ines", path: "/items" },
   {
     name: "import",
     login: "runa",
