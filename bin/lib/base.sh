@@ -100,6 +100,20 @@ start_cluster() {
 stop_cluster() { as_owner "$PGBIN/pg_ctl" -D "$1" -m fast -w stop >/dev/null 2>&1 || true; }
 is_running() { [ -f "$1/postmaster.pid" ] && as_owner "$PGBIN/pg_ctl" -D "$1" status >/dev/null 2>&1; }
 
+# Ends what a start that was killed has left running: its web server and its worker.
+end_orphans() {
+  [ -f "$ROOT/.data/children.pid" ] || return 0
+  local pid
+  while read -r pid; do
+    if [ -r "/proc/$pid/cmdline" ] && tr '\0' ' ' <"/proc/$pid/cmdline" | grep -qE 'next|src/worker\.ts'; then
+      kill -TERM "$pid" 2>/dev/null || true
+      for _ in $(seq 1 50); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
+      kill -KILL "$pid" 2>/dev/null || true
+    fi
+  done <"$ROOT/.data/children.pid"
+  rm -f "$ROOT/.data/children.pid"
+}
+
 # For commands beside a running application: its database address.
 command_env() {
   need_modules

@@ -48,6 +48,8 @@ export interface ImportState {
     readonly count: number;
     readonly where: string;
   }[];
+  /** Columns that nothing reads, by their files. */
+  readonly unread: readonly { readonly file: string; readonly columns: readonly string[] }[];
   readonly unstaged: readonly {
     readonly status: string;
     readonly guess: "waiting" | "under way" | "finished";

@@ -58,6 +58,8 @@ export interface ImportOutcome {
   readonly refused: readonly Refusal[];
   /** Statuses that no file describes, with a first guess; nothing came in while there are any. */
   readonly unstaged: readonly { readonly status: string; readonly guess: Stage }[];
+  /** Columns that nothing reads. */
+  readonly unread: ReadBundle["unread"];
 }
 
 class TakeBack extends Error {}
@@ -128,7 +130,8 @@ class Import {
     const unstaged = this.bundle.met.status
       .filter((status) => !this.options.stages?.[status])
       .map((status) => ({ status, guess: guessStage(status) }));
-    if (unstaged.length) return { tables: {}, refused: this.refused, unstaged };
+    const { unread } = this.bundle;
+    if (unstaged.length) return { tables: {}, refused: this.refused, unstaged, unread };
     await writeMet(this.client, this.bundle.met, this.options.stages ?? {});
     const written = await writeDictionaries(this.client, this.bundle);
     Object.assign(this.counts, written.counts);
@@ -138,7 +141,7 @@ class Import {
     await this.writeDependents();
     await touchRecords(this.client, this.latest());
     await this.client.query("UPDATE workspace SET names_version = names_version + 1");
-    return { tables: this.tableCounts(), refused: this.refused, unstaged: [] };
+    return { tables: this.tableCounts(), refused: this.refused, unstaged: [], unread };
   }
 
   private progress(doing: string, done: number, of: number): void {

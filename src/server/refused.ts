@@ -1,3 +1,4 @@
+import { TooLarge } from "@/core/kinds/planned";
 import type { Problem, Result } from "@/core/base";
 
 /** Thrown by acts for what a person can mend; the door through which they came tells it. */
@@ -24,3 +25,9 @@ export function settled<T>(result: Result<T>): T {
   const isTwoAtOnce = result.problems[0].code.endsWith(".version");
   throw new Refused(result.problems, isTwoAtOnce ? 409 : 422);
 }
+
+/** What a failure is told as, where a person can mend it: an answer that would be too large is asked for otherwise. */
+export const asRefused = (error: unknown): unknown =>
+  error instanceof TooLarge
+    ? new Refused([{ code: "answer.size", message: error.message }])
+    : error;

@@ -1,4 +1,4 @@
-export { Refused } from "./refused";
+export { asRefused, Refused } from "./refused";
 export { checkReport, parseSentence, printReport } from "@/core/kinds";
 import "server-only";
 

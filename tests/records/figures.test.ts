@@ -228,3 +228,15 @@ test("without rest, what a top leaves over is in no figure, no total and no list
   const parts = last(level.rows).parts!;
   expect(sum(parts)).toBe(Number(last(level.rows).value));
 });
+
+test("an answer has a size before it has rows: one that nobody could read is refused in words, a part of it is told", async () => {
+  await withConnection(em, (client) =>
+    client.query(
+      "INSERT INTO items SELECT (jsonb_populate_record(i, jsonb_build_object('id', 100000 + n, 'key', 'Z' || n, 'title', 'Title ' || n))).* FROM items i, generate_series(1, 800) n WHERE i.id = (SELECT min(id) FROM items WHERE deleted_at IS NULL)",
+    ),
+  );
+  const refused = await gil.asked("count items by title split by key");
+  expect(refused).toMatchObject({ status: 400 });
+  expect(JSON.stringify(refused)).toMatch(/cells.*can be told at once/);
+  expect((await answer("count items by title top 5 split by key top 5")).rows.length).toBe(6);
+});

@@ -208,3 +208,12 @@ describe("the calendar of a workspace", () => {
     expect(calendar.holidays.has("2026-11-05")).toBe(true);
   });
 });
+
+test("columns that nothing reads are named; in items they become fields of one's own", () => {
+  const bundle = read({
+    teams: table("team,colour,\nDesk,blue,"),
+    items: table("key,mood,created_at\nA1,fine,2026-11-01T09:00:00Z"),
+  });
+  expect(bundle.unread).toEqual([{ table: "teams", column: "colour" }]);
+  expect(bundle.customFields.map((field) => field.name)).toEqual(["mood"]);
+});

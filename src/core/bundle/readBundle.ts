@@ -46,6 +46,8 @@ export interface ReadBundle {
   /** Names that were met where their file is missing: they come in with the rows that name them. */
   readonly met: { readonly [T in RefType]: readonly string[] };
   readonly calendar: WorkCalendar;
+  /** Columns of the files that nothing reads: they are named, never dropped in silence. */
+  readonly unread: readonly { readonly table: TableId; readonly column: string }[];
 }
 
 export type RawBundle = { readonly [T in TableId]?: RawTable };
@@ -75,6 +77,7 @@ export function readBundle(raw: RawBundle, known: Known): ReadBundle {
 
 class Reader {
   private readonly refused: Refusal[] = [];
+  private readonly unread: { table: TableId; column: string }[] = [];
   private readonly rows: { [T in TableId]?: ReadRow[] } = {};
   private readonly names: { [T in RefType]: Set<string> };
   private readonly met = new Map<RefType, Set<string>>();
@@ -109,6 +112,7 @@ class Reader {
       customFields: this.customFields,
       met,
       calendar: this.calendar,
+      unread: this.unread,
     };
   }
 
@@ -135,6 +139,8 @@ class Reader {
   private readTable(id: TableId, raw: RawTable): void {
     const table: Table = TABLES[id];
     const columns = raw.columns.map((name) => this.columnOf(id, name));
+    for (const [place, column] of raw.columns.entries())
+      if (!columns[place] && column.trim()) this.unread.push({ table: id, column });
     const places = new Map(raw.columns.map((name, index) => [name, index]));
     const missing = table.columns.filter((column) => column.required && !places.has(column.name));
     const read: ReadRow[] = (this.rows[id] = []);

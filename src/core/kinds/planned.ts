@@ -53,3 +53,4 @@ export { bridgeAnswer } from "./bridge/answer";
 export { velocityAnswer } from "./velocity/answer";
 export { lastTurn, type DecidingStep } from "./planDeciding";
 export { percentagesOf } from "./count/percentages";
+export { TooLarge } from "./tooLarge";

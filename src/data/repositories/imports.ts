@@ -12,7 +12,7 @@ export interface ImportRow {
   readonly state: ImportState["state"];
   readonly progress: { readonly doing?: string; readonly share?: number };
   readonly outcome:
-    (Pick<ImportState, "tables" | "refused" | "causes" | "unstaged"> & { problem?: string }) | null;
+    (Pick<ImportState, "tables" | "refused" | "causes" | "unstaged" | "unread"> & { problem?: string }) | null;
 }
 
 interface Kept {

@@ -1,7 +1,7 @@
 import type { ZodType } from "zod";
 import { actContracts, type ActId } from "@/contract/acts";
 import { unitOfWork } from "@/data";
-import { nothingHere, Refused } from "../refused";
+import { asRefused, nothingHere, Refused } from "../refused";
 import { unreadableIn } from "../untrusted";
 import type { Act, ActContext, ActsOf } from "./act";
 import { dashboardActs } from "./dashboards";
@@ -38,7 +38,13 @@ export async function perform(id: ActId, context: ActContext, body: unknown): Pr
   const asked = asks.safeParse(body);
   if (!asked.success) throw notUnderstood(asked.error.issues[0].path.map(String).join("."));
   const run = (em: ActContext["em"]) => act.run({ ...context, em }, asked.data as never);
-  return act.changes ? unitOfWork(context.em, async (unit) => run(unit)) : run(context.em);
+  try {
+    return await (act.changes
+      ? unitOfWork(context.em, async (unit) => run(unit))
+      : run(context.em));
+  } catch (error) {
+    throw asRefused(error);
+  }
 }
 
 /** Says at which part a request was not understood. */

@@ -5,7 +5,7 @@ import { instantText, parseInstant } from "@/core/time";
 import { AnswerRequest, RecordsRequest, type ProblemDetails } from "@/contract/api";
 import { type EntityManager, runPlan } from "@/data";
 import type { Clock } from "../clock";
-import { Refused } from "../refused";
+import { asRefused, Refused } from "../refused";
 import { unreadableIn, type Unreadable } from "../untrusted";
 import {
   answerBody,
@@ -75,7 +75,12 @@ export async function apiAnswer(
   const { report, desk } = asked;
   const { percent, forecast } = request.data;
   const options = { ...(percent ? { percent } : {}), ...(forecast ? { forecast } : {}) };
-  const answer = await answerReport(em, report, desk.view);
+  const answer = await answerReport(em, report, desk.view).catch((error: unknown) => {
+    const told = asRefused(error);
+    if (told instanceof Refused) return told;
+    throw error;
+  });
+  if (answer instanceof Refused) return refuse(badRequest(answer.message));
   return {
     status: 200,
     body: {

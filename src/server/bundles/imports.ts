@@ -63,6 +63,7 @@ const stateOf = (row: ImportRow): ImportState => ({
   refused: row.outcome?.refused ?? 0,
   causes: row.outcome?.causes ?? [],
   unstaged: row.outcome?.unstaged ?? [],
+  unread: row.outcome?.unread ?? [],
 });
 
 export async function importState(em: EntityManager, id: number): Promise<ImportState | null> {
@@ -152,7 +153,7 @@ export async function runImport(em: EntityManager, clock: Clock, job: ImportJob)
 
 function toldOf(
   outcome: ImportOutcome,
-): Pick<ImportState, "tables" | "refused" | "causes" | "unstaged"> {
+): Pick<ImportState, "tables" | "refused" | "causes" | "unstaged" | "unread"> {
   const causes = new Map<string, { count: number; where: string[] }>();
   for (const { table, line, column, reason } of outcome.refused) {
     const general = `${TABLES[table].file}, ${column}: ${reason.replace(/^"[^"]*" /, "a value ").replace(/line \d+/, "one line")}`;
@@ -172,6 +173,10 @@ function toldOf(
       .sort((a, b) => b.count - a.count)
       .slice(0, 20),
     unstaged: outcome.unstaged,
+    unread: [...new Set(outcome.unread.map(({ table }) => table))].map((table) => ({
+      file: `${TABLES[table].file}.csv`,
+      columns: outcome.unread.flatMap((one) => (one.table === table ? [one.column] : [])),
+    })),
   };
 }
 

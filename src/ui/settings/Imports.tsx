@@ -318,6 +318,14 @@ function Shown({
             ))}
           </section>
         )}
+        {state.unread.map(({ file, columns }) => (
+          <Notice key={file} role="status">
+            <span>
+              <b>{file}</b>: nothing reads {columns.length === 1 ? "the column" : "the columns"}{" "}
+              {columns.join(", ")}; what stands there is left out.
+            </span>
+          </Notice>
+        ))}
         {state.state === "failed" && (
           <Notice>Mend the file and choose it again; nothing of it is in the workspace.</Notice>
         )}

@@ -1,6 +1,13 @@
 import { Readable } from "node:stream";
 import { ExportRequest } from "@/contract/exports";
-import { chromiumDrawer, checkReport, exportReport, unreadableIn } from "@/server/web";
+import {
+  asRefused,
+  chromiumDrawer,
+  checkReport,
+  exportReport,
+  Refused,
+  unreadableIn,
+} from "@/server/web";
 import { failed, isOurs, notSignedIn, refusedWith } from "../../reply";
 import { currentDesk } from "../../session";
 
@@ -39,6 +46,7 @@ export async function POST(request: Request): Promise<Response> {
         : (file.body as BodyInit);
     return new Response(body, { headers });
   } catch (error) {
-    return failed(error);
+    const told = asRefused(error);
+    return told instanceof Refused ? refusedWith(told.problems, told.status) : failed(error);
   }
 }

@@ -1,3 +1,4 @@
+import { checkSize } from "../tooLarge";
 import { type Cell, headOf, type Head, inUnit, measureHead, type MeasureHead } from "../../answer";
 
 import type { Viewpoint } from "../../relation";
@@ -68,6 +69,10 @@ export function countAnswer(parts: CountParts): CountAnswer {
     return top ? topOrder(top) : naturalOrder(tier, view);
   });
   const splitKeys = report.split ? sortedKeys(parts, depth, order[depth]) : [];
+  const finest = parts.levels.find(
+    ({ keys }) => keys.length === depth && keys.every((key, i) => key === i),
+  );
+  checkSize(finest?.rows.length ?? 0, splitKeys.length, parts.slots.length);
   const prefix = (length: number) => Array.from({ length }, (_, i) => i);
   const rowsAt = (length: number): AnswerRow[] =>
     pathsAt(parts, length, order).map((path) => ({

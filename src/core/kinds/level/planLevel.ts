@@ -1,3 +1,4 @@
+import { checkSize } from "../tooLarge";
 import {
   type Plan,
   type Rows,
@@ -193,6 +194,7 @@ function fromDeltas(
   aged: boolean,
   view: Viewpoint,
 ): MeasuredLevel {
+  checkSize(new Set(rows.map(([, key]) => key)).size, axis.begun);
   const changes = new Map<Key, { n: number; f: number; v: Exact }[]>();
   const blank = () =>
     Array.from({ length: axis.begun + 1 }, () => ({ n: 0, f: 0, v: new Exact(0) }));
@@ -288,11 +290,16 @@ function fromBuckets(
       };
     return values;
   };
-  const keys = tier ? [...new Set((read[1] ?? []).map((row) => row[1]))] : [];
+  const byKey = new Map<Key, Rows[number][]>();
+  for (const row of tier ? read[1] : []) {
+    const key = row[1] ?? NONE;
+    const own = byKey.get(key);
+    if (own) own.push(row);
+    else byKey.set(key, [row]);
+  }
+  checkSize(byKey.size, axis.begun);
   return {
     all: fill(read[0]),
-    byKey: keys.map(
-      (text) => [text ?? NONE, fill(read[1].filter((row) => row[1] === text))] as const,
-    ),
+    byKey: [...byKey].map(([key, rows]) => [key, fill(rows)] as const),
   };
 }

@@ -35,7 +35,7 @@ export function Drawing(room: Room & DrawingProps) {
   const isLinked = trend !== null && laid.length > 0;
   const { isRecords, isHistory } = roomKindOf(report);
   return (
-    <div className="draw">
+    <div className={trend && !state.asTable ? "draw long" : "draw"}>
       {report.shape === "pivot" && draft.report.kind === "count" && (
         <Places
           context={context}

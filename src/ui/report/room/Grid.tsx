@@ -54,12 +54,15 @@ export const Grid = styled.main<{ $wide: boolean }>`
     font: 680 14px/20px var(--sans);
   }
   .figure .draw {
-    flex: 1 0 auto;
+    flex: 1;
     min-height: 220px;
     display: flex;
     flex-direction: column;
     padding-top: 8px;
     gap: 6px;
+  }
+  .figure .draw.long {
+    flex: 1 0 auto;
   }
   .figure.old .draw,
   .figure.old .said {
