@@ -12,7 +12,10 @@ export interface ImportRow {
   readonly state: ImportState["state"];
   readonly progress: { readonly doing?: string; readonly share?: number };
   readonly outcome:
-    (Pick<ImportState, "tables" | "refused" | "causes" | "unstaged" | "unread"> & { problem?: string }) | null;
+    | (Pick<ImportState, "tables" | "refused" | "causes" | "unstaged" | "unread"> & {
+        problem?: string;
+      })
+    | null;
 }
 
 interface Kept {
