@@ -46,7 +46,7 @@ const Body = styled.div`
   }
 `;
 
-/** All items that one may see, as a list that needs no saving: narrowed, ordered and grouped by the same sentence as any report. */
+/** All items within sight, as a list: narrowed, ordered and grouped by the same sentence as any report. */
 export function ItemsRoom({ facts, first }: { facts: RoomFacts; first: ListReport }) {
   const router = useRouter();
   const context = useMemo(() => contextOf(facts), [facts]);
