@@ -9,7 +9,7 @@ import styled from "styled-components";
 import type { Mark } from "@/core/figure";
 
 import { ask, Button, takeBegun } from "../kit";
-import { FigureBody } from "../report";
+import { FigureBody, RowsHead } from "../report";
 
 const GROUNDS: Partial<Record<NonNullable<Report["shape"]>, string>> = {
   number: "var(--tide)",
@@ -253,15 +253,7 @@ function footOf(shown: Shown, report: Report): string {
 
 const Rows = ({ shown }: { shown: Shown & { kind: "list" } }) => (
   <table className="rows">
-    <thead>
-      <tr>
-        {shown.records.columns.map((column) => (
-          <th key={column.words} scope="col" className={column.align === "right" ? "r" : undefined}>
-            {column.words}
-          </th>
-        ))}
-      </tr>
-    </thead>
+    <RowsHead columns={shown.records.columns} />
     <tbody>
       {shown.records.rows.map((row) => (
         <tr key={row.id}>

@@ -14,6 +14,7 @@ import {
   contextOf,
   FigureBody,
   measureWords,
+  RowsHead,
   saidWords,
   Says,
   WorkingsBody,
@@ -232,15 +233,7 @@ export function PrintPage({
 
 const PrintedRows = ({ shown }: { shown: Shown & { kind: "list" } }) => (
   <table className="rows">
-    <thead>
-      <tr>
-        {shown.records.columns.map((column) => (
-          <th key={column.words} scope="col" className={column.align === "right" ? "r" : undefined}>
-            {column.words}
-          </th>
-        ))}
-      </tr>
-    </thead>
+    <RowsHead columns={shown.records.columns} />
     <tbody>
       {shown.records.rows.map((row) => (
         <tr key={row.id}>

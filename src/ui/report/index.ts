@@ -4,6 +4,7 @@ export { FilterUses } from "./FilterUses";
 export { Headline } from "./Headline";
 export { ListFigure } from "./ListFigure";
 export { RecordsTable } from "./RecordsTable";
+export { RowsHead } from "./RowsHead";
 export { ConditionBuilder, OpenedRecords, PartRecords } from "./later";
 export { partOf } from "./openedPart";
 export { useDayNotes } from "./dress/useDayNotes";
