@@ -11,7 +11,7 @@ export { explainPlan, type Explained } from "./explainPlan";
 export { runPlan } from "./runPlan";
 export { copyRows } from "./copyRows";
 export { rowsOf } from "./rowsOf";
-export { importBundle, type ImportOptions, type ImportOutcome } from "./importBundle";
+export { importBundle, type ImportOptions, type ImportOutcome } from "./importing/importBundle";
 export { exportBundle } from "./exportBundle";
 export {
   readBundleFiles,

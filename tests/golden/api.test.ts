@@ -1,6 +1,6 @@
 import { Exact } from "@/core/base";
 import { parseInstant } from "@/core/time";
-import { importBundle } from "@/data/importBundle";
+import { importBundle } from "@/data";
 import { readBundleFiles } from "@/data/bundleFiles";
 import { withConnection, type EntityManager } from "@/data/database";
 import { apiAnswer } from "@/server/api/answer";

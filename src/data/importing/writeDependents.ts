@@ -1,0 +1,125 @@
+import type { PoolClient } from "pg";
+import type { CellValue, ReadRow, RefType, TableId } from "@/core/bundle";
+import { instantText, type Instant } from "@/core/time";
+import { insertLacking, insertLinks } from "../repositories/dependents";
+import type { Counts } from "../repositories/dictionaries";
+import { notePresence } from "../repositories/histories";
+import type { Identities } from "../repositories/identities";
+
+/**
+ * Writes what hangs on items and projects.
+ * @param rowsOf the rows of a table; those are left out whose items, named in these columns, were refused
+ */
+export async function writeDependents(
+  client: PoolClient,
+  identities: Identities,
+  rowsOf: (table: TableId, keys: readonly string[]) => readonly ReadRow[],
+): Promise<{ readonly [T in TableId]?: Counts }> {
+  const id = (type: RefType, value: CellValue) => identities.idOrNull(type, value);
+  const counts: { [T in TableId]?: Counts } = {};
+  const links = rowsOf("links", ["from_key", "to_key"]).map(({ values }) => ({
+    from_id: id("item", values.from_key),
+    link: values.link,
+    to_id: id("item", values.to_key),
+  }));
+  counts.links = await insertLinks(client, links);
+  const comments = rowsOf("comments", ["key"]).map(({ values }) => ({
+    item_id: id("item", values.key),
+    at: instantText(values.at as Instant),
+    by_id: id("person", values.by),
+    internal: values.internal === "yes",
+    text: values.text ?? "",
+  }));
+  counts.comments = await insertLacking(
+    client,
+    "comments",
+    ["item_id", "at", "by_id", "internal", "text"],
+    comments,
+  );
+  const entries = rowsOf("time_entries", ["key"]).map(({ values }) => ({
+    item_id: id("item", values.key),
+    project_id: id("project", values.project),
+    person_id: id("person", values.person),
+    worked_on: values.on,
+    minutes: values.minutes,
+    billable: values.billable == null ? null : values.billable === "yes",
+    rate: values.rate ?? null,
+  }));
+  counts.time_entries = await insertLacking(
+    client,
+    "time_entries",
+    ["item_id", "project_id", "person_id", "worked_on", "minutes", "billable", "rate"],
+    entries,
+  );
+  const project = (values: ReadRow["values"]) => ({ project_id: id("project", values.project) });
+  counts.cost_entries = await insertLacking(
+    client,
+    "cost_entries",
+    ["project_id", "on", "category", "amount", "note"],
+    rowsOf("cost_entries", []).map(({ values }) => ({
+      ...project(values),
+      on: values.on,
+      category: values.category ?? null,
+      amount: values.amount,
+      note: values.note ?? null,
+    })),
+  );
+  counts.planned_costs = await insertLacking(
+    client,
+    "planned_costs",
+    ["project_id", "month", "category", "amount"],
+    rowsOf("planned_costs", []).map(({ values }) => ({
+      ...project(values),
+      month: values.month,
+      category: values.category ?? null,
+      amount: values.amount,
+    })),
+  );
+  counts.billings = await insertLacking(
+    client,
+    "billings",
+    ["project_id", "on", "amount"],
+    rowsOf("billings", []).map(({ values }) => ({
+      ...project(values),
+      on: values.on,
+      amount: values.amount,
+    })),
+  );
+  await noteWriters(client, comments, entries);
+  return counts;
+}
+
+/** Who wrote or worked in which project: they can be asked for there. */
+async function noteWriters(
+  client: PoolClient,
+  comments: readonly { item_id: number | null; by_id: number | null }[],
+  entries: readonly {
+    item_id: number | null;
+    project_id: number | null;
+    person_id: number | null;
+  }[],
+): Promise<void> {
+  const { rows } = await client.query<{ id: number; project_id: number }>(
+    "SELECT id, coalesce(project_id, 0) AS project_id FROM items WHERE id = ANY($1::int[])",
+    [[...new Set([...comments, ...entries].map((row) => row.item_id).filter((id) => id !== null))]],
+  );
+  const projects = new Map(rows.map((row) => [row.id, row.project_id]));
+  const present = [
+    ...comments.flatMap((row) =>
+      row.by_id && row.item_id
+        ? [{ person_id: row.by_id, project_id: projects.get(row.item_id)! }]
+        : [],
+    ),
+    ...entries.flatMap((row) =>
+      row.person_id
+        ? [
+            {
+              person_id: row.person_id,
+              project_id: row.item_id ? projects.get(row.item_id)! : (row.project_id ?? 0),
+            },
+          ]
+        : [],
+    ),
+  ];
+  await notePresence(client, present);
+}
