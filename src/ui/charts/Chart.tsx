@@ -25,7 +25,7 @@ const Lines = drawing(() => import("./Lines").then((file) => file.Lines));
 const MonthCalendar = drawing(() => import("./MonthCalendar").then((file) => file.MonthCalendar));
 const NumberFigure = drawing(() => import("./NumberFigure").then((file) => file.NumberFigure));
 const Pies = drawing(() => import("./Pies").then((file) => file.Pies));
-const PivotFigure = drawing(() => import("./PivotFigure").then((file) => file.PivotFigure));
+const PivotFigure = drawing(() => import("./pivot/PivotFigure").then((file) => file.PivotFigure));
 const Planks = drawing(() => import("./Planks").then((file) => file.Planks));
 const Scatter = drawing(() => import("./Scatter").then((file) => file.Scatter));
 const Slices = drawing(() => import("./Slices").then((file) => file.Slices));

@@ -22,7 +22,7 @@ import { HeatMap } from "./HeatMap";
 import { LegendTable } from "./LegendTable";
 import { NumberFigure } from "./NumberFigure";
 import { Pies } from "./Pies";
-import { PivotFigure } from "./PivotFigure";
+import { PivotFigure } from "./pivot/PivotFigure";
 import { Planks } from "./Planks";
 import { ring } from "./Slices";
 import { Waterfall } from "./Waterfall";

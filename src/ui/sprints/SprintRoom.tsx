@@ -2,12 +2,10 @@
 import type { SprintLine } from "@/contract/figures";
 import {
   burndownParts,
-  type LevelAnswer,
   type LevelReport,
   type Report,
   type VelocityReport,
   printReport,
-  isDrawable,
 } from "@/core/kinds";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { ChevronLeft, ChevronRight, ScrollText } from "lucide-react";
@@ -15,13 +13,10 @@ import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import { Tab, TabList, TabPanel, Tabs } from "react-aria-components";
-
 import { PLAIN_DRESS, type WorkUnit } from "@/core/definition";
 import type { Mark } from "@/core/figure";
-
 import { dayText, daysText } from "@/core/time";
-
-import { BurnUp, type AxisStretch } from "../charts";
+import { BurnUp } from "../charts";
 import {
   ask,
   Button,
@@ -51,8 +46,9 @@ import {
 import { Account } from "./Account";
 import { useForecast } from "./useForecast";
 import { Grounds, Leaves } from "./sprintStyle";
-import { flowWidths } from "./flowWidths";
 import { cumulativeFlow } from "./sprintReports";
+import { OtherFigure } from "./OtherFigure";
+import { LeftOut } from "./LeftOut";
 
 const Forecast = later(() => import("./Forecast"), "Forecast");
 const Steps = later(() => import("./Steps"), "Steps");
@@ -338,171 +334,5 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
         />
       )}
     </Page>
-  );
-}
-
-/** Statuses that the flow leaves out. */
-function LeftOut({
-  context,
-  report,
-  without,
-  onWithout,
-}: {
-  context: ReturnType<typeof contextOf>;
-  report: LevelReport;
-  without: readonly number[];
-  onWithout: (ids: readonly number[]) => void;
-}) {
-  const { data } = useQuery({
-    queryKey: ["figure", { ...report, split: { field: ["status"] } }],
-    queryFn: ({ signal }) =>
-      ask(
-        "figure",
-        { definition: { ...report, split: { field: ["status"] } }, dress: PLAIN_DRESS },
-        signal,
-      ),
-  });
-  const keys =
-    data?.kind === "history" && data.answer.kind === "level"
-      ? data.answer.split.map((head) => Number(head.key.slice(1))).filter(Number.isFinite)
-      : [];
-  return (
-    <fieldset
-      aria-label="Statuses in the flow"
-      style={{ border: 0, padding: 0, display: "flex", gap: "2px 14px", flexWrap: "wrap" }}
-    >
-      {keys.map((id) => (
-        <Checkbox
-          key={id}
-          isSelected={!without.includes(id)}
-          onChange={(on) => onWithout(on ? without.filter((one) => one !== id) : [...without, id])}
-        >
-          {context.catalog.names.find("status", id)?.label ?? String(id)}
-        </Checkbox>
-      ))}
-    </fieldset>
-  );
-}
-
-function OtherFigure({
-  report,
-  title,
-  onOpen,
-}: {
-  report: Report;
-  title: string;
-  onOpen: (mark: Mark) => void;
-}) {
-  const [stretch, setStretch] = useState<AxisStretch | null>(null);
-  const { data: notes } = useDayNotes(null);
-  const { data, error } = useQuery({
-    queryKey: ["figure", report],
-    queryFn: ({ signal }) => ask("figure", { definition: report, dress: PLAIN_DRESS }, signal),
-    placeholderData: keepPreviousData,
-  });
-  if (error && !data) return <Empty says={error.message} />;
-  if (!isDrawable(data)) return <Waiting>Counting …</Waiting>;
-  const flow =
-    report.kind === "level" && data.kind === "history" && data.answer.kind === "level"
-      ? data.answer
-      : null;
-  if (data.kind === "history" && data.blank) return <Empty says={data.blank} />;
-  return (
-    <>
-      <Says>{saidWords(data.says)}</Says>
-      <div
-        aria-label="Figure"
-        role="group"
-        style={{ display: "flex", flexDirection: "column", flex: 1, minHeight: 0 }}
-      >
-        <FigureBody
-          shown={data}
-          report={report}
-          dress={PLAIN_DRESS}
-          measure=""
-          title={title}
-          opened={null}
-          onOpen={onOpen}
-          asTable={false}
-          flags={flagsOf(notes ?? [], data)}
-          {...(flow ? { stretch, onStretch: setStretch } : {})}
-        />
-      </div>
-      {flow &&
-        flow.rows.length > 1 &&
-        (stretch ? (
-          <Widths answer={flow} stretch={stretch} onStretch={setStretch} />
-        ) : (
-          <p style={{ color: "var(--ink-2)" }}>
-            Drag across the flow, or{" "}
-            <Button
-              $small
-              $look="line"
-              onPress={() => setStretch({ from: 0, to: flow.rows.length - 1 })}
-            >
-              measure it
-            </Button>{" "}
-            between two days.
-          </p>
-        ))}
-    </>
-  );
-}
-
-/** What each status held at two days, and how long things took through it from the first. */
-function Widths({
-  answer,
-  stretch: { from, to },
-  onStretch,
-}: {
-  answer: LevelAnswer;
-  stretch: AxisStretch;
-  onStretch: (stretch: AxisStretch | null) => void;
-}) {
-  const days = answer.rows.map((row, place) => [String(place), row.label] as const);
-  return (
-    <table style={{ borderCollapse: "collapse", width: "100%" }} aria-label="Widths">
-      <thead>
-        <tr style={{ color: "var(--ink-2)", textAlign: "right" }}>
-          <th style={{ fontWeight: 500, textAlign: "left" }}>
-            status{" "}
-            <Button $small onPress={() => onStretch(null)}>
-              Done measuring
-            </Button>
-          </th>
-          <th style={{ fontWeight: 500 }}>
-            <Choice
-              hideLabel
-              label="From the end of"
-              value={String(from)}
-              options={days.slice(0, to)}
-              onChange={(place) => onStretch({ from: Number(place), to })}
-            />
-          </th>
-          <th style={{ fontWeight: 500 }}>
-            <Choice
-              hideLabel
-              label="To the end of"
-              value={String(to)}
-              options={days.slice(from + 1)}
-              onChange={(place) => onStretch({ from, to: Number(place) })}
-            />
-          </th>
-          <th style={{ fontWeight: 500 }}>time through it</th>
-        </tr>
-      </thead>
-      <tbody>
-        {flowWidths(answer, from, to).map((one) => (
-          <tr key={one.label} style={{ borderTop: "1px solid var(--line)", textAlign: "right" }}>
-            <th scope="row" style={{ fontWeight: 500, textAlign: "left" }}>
-              {one.label}
-            </th>
-            <td>{one.first}</td>
-            <td>{one.second}</td>
-            <td>{one.days === null ? "–" : one.days === 1 ? "1 day" : `${one.days} days`}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
   );
 }

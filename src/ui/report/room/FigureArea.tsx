@@ -12,7 +12,7 @@ import { Above, Beneath } from "./Notices";
 import { useLikelihood, type Room } from "./useReportRoom";
 
 const Begin = later(() => import("../Begin"), "Begin");
-const ConditionBuilder = later(() => import("../ConditionBuilder"), "ConditionBuilder");
+const ConditionBuilder = later(() => import("../conditions/ConditionBuilder"), "ConditionBuilder");
 const Likelihood = later(() => import("./Likelihood"), "Likelihood");
 
 /** Shapes that are a table already, or that no table says better. */

@@ -1,221 +1,30 @@
 "use client";
 import { type Report } from "@/core/kinds";
-import { useQuery } from "@tanstack/react-query";
 import { GripVertical, X } from "lucide-react";
-import { useMemo, useRef, useState, type KeyboardEvent } from "react";
-import styled from "styled-components";
+import { useRef, useState, type KeyboardEvent } from "react";
 import type { AskContext } from "@/core/catalog";
 import type { Dress } from "@/core/definition";
-import { allOfParts, anyOfParts, type Condition, type Leaf } from "@/core/filter";
-import { conditionText, leafText } from "@/core/sentence";
-
-import { numberText } from "@/core/base";
-import { ask, Button, Checkbox, Choice, Opens } from "../kit";
-import { TestEditor } from "./pickers/TestEditor";
-import { withWhere } from "./pickers/where";
-
-const Frame = styled.section`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 296px;
-  flex: 1;
-  min-height: 420px;
-  background: var(--mallow);
-  border-top: 3px solid var(--plum);
-  margin: -16px -32px -12px;
-  @media (max-width: 900px) {
-    grid-template-columns: 1fr;
-    margin: 0;
-  }
-  .tree {
-    padding: 12px 22px 20px 34px;
-    overflow: auto;
-    min-width: 0;
-  }
-  .beside {
-    background: var(--tide);
-    padding: 12px 20px;
-    overflow: auto;
-    display: flex;
-    flex-direction: column;
-    gap: 8px;
-    min-width: 0;
-  }
-  .group {
-    border-left: 3px solid var(--ink);
-    padding: 2px 0 4px 12px;
-    margin: 2px 0;
-  }
-  .group.any {
-    border-left: 3px dotted var(--ink);
-    background: var(--mallow-2);
-  }
-  .group.none {
-    border-left: 5px double var(--ink);
-    background: var(--mallow-2);
-  }
-  .group .group.all {
-    background: var(--mallow);
-  }
-  .head {
-    display: flex;
-    align-items: center;
-    gap: 8px;
-    min-height: 32px;
-  }
-  .head em {
-    color: var(--ink-3);
-    font: italic 400 15px/20px var(--serif);
-  }
-  .head .acts {
-    margin-left: auto;
-    display: flex;
-  }
-  .line {
-    display: grid;
-    grid-template-columns: 34px 22px 22px minmax(0, 1fr) auto auto 28px;
-    align-items: center;
-    gap: 6px;
-    min-height: 33px;
-  }
-  .line > .join {
-    font: italic 400 16px/20px var(--serif);
-    color: var(--ink-3);
-    text-align: right;
-  }
-  .line .body {
-    background: var(--salt);
-    grid-column: 2 / -1;
-    display: grid;
-    grid-template-columns: subgrid;
-    align-items: center;
-    min-height: 31px;
-    margin: 1px 0;
-  }
-  .line .body:focus-visible {
-    outline: 3px solid var(--plum);
-  }
-  .test {
-    font: 470 18px/26px var(--serif);
-    text-align: left;
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
-  }
-  .n {
-    color: var(--ink-2);
-    font-size: 12.5px;
-    padding: 0 6px;
-  }
-  .off .body {
-    background: repeating-linear-gradient(45deg, var(--salt) 0 5px, var(--mallow-2) 5px 10px);
-  }
-  .grip {
-    color: var(--plum);
-    cursor: grab;
-  }
-  .big {
-    font: 540 66px/0.95 var(--serif);
-    letter-spacing: -0.03em;
-  }
-  .says {
-    font: 400 16px/22px var(--serif);
-  }
-  ul li {
-    display: grid;
-    grid-template-columns: 62px minmax(0, 1fr);
-    border-top: 1px solid var(--tide-2);
-    padding: 4px 0;
-  }
-  ul b {
-    color: var(--plum);
-    font-weight: 650;
-  }
-  ul span {
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
-  }
-  .foot {
-    margin-top: auto;
-    display: flex;
-    gap: 8px;
-    flex-wrap: wrap;
-    padding-top: 10px;
-  }
-`;
-
-type How = "all" | "any" | "none";
-export interface GroupNode {
-  readonly kind: "group";
-  readonly how: How;
-  readonly of: readonly Node[];
-}
-type Node = GroupNode | { readonly kind: "leaf"; readonly leaf: Leaf; readonly off?: true };
-
-const JOINS: Record<How, string> = { all: "and", any: "or", none: "nor" };
-const HOWS: readonly (readonly [How, string])[] = [
-  ["all", "all of"],
-  ["any", "any of"],
-  ["none", "none of"],
-];
-const SAYS: Record<How, string> = { all: "these are so", any: "these is so", none: "these is so" };
-
-/** A condition as groups of lines; what is switched off lies among those at the top. */
-export function nodeOf(where: Condition | undefined, off: Dress["off"] = []): GroupNode {
-  const root: GroupNode = where ? asGroup(toNode(where)) : { kind: "group", how: "all", of: [] };
-  const of: Node[] = [...(root.how === "all" ? root.of : [root])];
-  for (const one of [...off].sort((a, b) => a.at - b.at)) {
-    const node = toNode(one.where);
-    of.splice(Math.min(one.at, of.length), 0, node.kind === "leaf" ? { ...node, off: true } : node);
-  }
-  return { kind: "group", how: "all", of };
-}
-
-const asGroup = (node: Node): GroupNode =>
-  node.kind === "group" ? node : { kind: "group", how: "all", of: [node] };
-
-function toNode(condition: Condition): Node {
-  if (condition.kind === "all" || condition.kind === "any")
-    return { kind: "group", how: condition.kind, of: condition.of.map(toNode) };
-  if (condition.kind === "not") {
-    const inner = toNode(condition.of);
-    return inner.kind === "group" && inner.how === "any"
-      ? { ...inner, how: "none" }
-      : { kind: "group", how: "none", of: [inner] };
-  }
-  return { kind: "leaf", leaf: condition };
-}
-
-/** The condition that the lines say, and what of them is switched off. */
-export function conditionOf(root: GroupNode): { where: Condition | undefined; off: Dress["off"] } {
-  const off = root.of.flatMap((node, at) =>
-    node.kind === "leaf" && node.off ? [{ at, where: node.leaf as Condition }] : [],
-  );
-  return { where: fromNode(root), off };
-}
-
-function fromNode(node: Node): Condition | undefined {
-  if (node.kind === "leaf") return node.off ? undefined : node.leaf;
-  const parts = node.of.flatMap((one) => fromNode(one) ?? []);
-  if (parts.length === 0) return undefined;
-  if (node.how === "none") return { kind: "not", of: anyOfParts(parts)! };
-  return node.how === "all" ? allOfParts(parts) : anyOfParts(parts);
-}
-
-type Path = readonly number[];
-const at = (node: Node, path: Path): Node =>
-  path.reduce<Node>((one, i) => (one as GroupNode).of[i], node);
-function change(node: Node, path: Path, make: (node: Node) => Node | null): Node | null {
-  if (path.length === 0) return make(node);
-  const group = node as GroupNode;
-  const next = change(group.of[path[0]], path.slice(1), make);
-  return {
-    ...group,
-    of: next
-      ? group.of.map((one, i) => (i === path[0] ? next : one))
-      : group.of.filter((_, i) => i !== path[0]),
-  };
-}
+import { type Leaf } from "@/core/filter";
+import { leafText } from "@/core/sentence";
+import { Button, Checkbox, Choice, Opens } from "../../kit";
+import { TestEditor } from "../pickers/TestEditor";
+import { withWhere } from "../pickers/where";
+import {
+  type How,
+  type GroupNode,
+  type Node,
+  JOINS,
+  HOWS,
+  SAYS,
+  nodeOf,
+  asGroup,
+  conditionOf,
+  type Path,
+  at,
+  change,
+} from "./tree";
+import { LineCount, Beside } from "./Beside";
+import { Frame } from "./builderStyle";
 
 interface BuilderProps {
   readonly context: AskContext;
@@ -499,86 +308,5 @@ export function ConditionBuilder({
         </Button>
       </Beside>
     </Frame>
-  );
-}
-
-/** How many records hold a line by itself. */
-function LineCount({ report, leaf }: { report: Report; leaf: Leaf }) {
-  const one = useMemo(
-    (): Report => ({ kind: "list", subject: report.subject, showing: [], sorts: [], where: leaf }),
-    [report.subject, leaf],
-  );
-  const { data } = useQuery({
-    queryKey: ["line", one],
-    queryFn: ({ signal }) =>
-      ask("records", { definition: one, showing: [], sorts: [], offset: 0, limit: 1 }, signal),
-    staleTime: 60_000,
-  });
-  return <span className="n">{data ? numberText(data.count) : ""}</span>;
-}
-
-/** What fits now, the first of it, and what it would be without each condition. */
-function Beside({
-  report,
-  context,
-  children,
-}: {
-  report: Report;
-  context: AskContext;
-  children: React.ReactNode;
-}) {
-  const list = useMemo(
-    (): Report => ({
-      kind: "list",
-      subject: report.subject,
-      showing: [],
-      sorts: [],
-      ...(report.where ? { where: report.where } : {}),
-    }),
-    [report.subject, report.where],
-  );
-  const keyed = report.subject.id === "items" ? [["title"]] : [];
-  const { data } = useQuery({
-    queryKey: ["beside", list],
-    queryFn: ({ signal }) =>
-      ask("records", { definition: list, showing: keyed, sorts: [], offset: 0, limit: 12 }, signal),
-  });
-  const { data: without } = useQuery({
-    queryKey: ["emptied", list],
-    queryFn: ({ signal }) => ask("emptied", { definition: list }, signal),
-    enabled: Boolean(report.where),
-  });
-  const parts = report.where?.kind === "all" ? report.where.of : report.where ? [report.where] : [];
-  return (
-    <div className="beside" aria-live="polite">
-      <p>
-        <span className="big">{data ? numberText(data.count) : "…"}</span>{" "}
-        <span style={{ color: "var(--ink-2)" }}>
-          {context.catalog.countedWords(report.subject, data?.count ?? 0)} fit now
-        </span>
-      </p>
-      {without && without.length > 0 && parts.length > 1 && (
-        <p className="says">
-          Without{" "}
-          {without.slice(0, 2).map(({ index, without: n }, i) => (
-            <span key={index}>
-              {i > 0 ? "; without " : ""}
-              <i>{conditionText(parts[index], context.catalog, report.subject.id)}</i> it would be{" "}
-              <b>{numberText(n)}</b>
-            </span>
-          ))}
-          .
-        </p>
-      )}
-      <ul>
-        {data?.rows.map((row) => (
-          <li key={row.id}>
-            <b>{row.key}</b>
-            <span>{row.cells[0]}</span>
-          </li>
-        ))}
-      </ul>
-      <div className="foot">{children}</div>
-    </div>
   );
 }

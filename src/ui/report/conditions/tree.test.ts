@@ -3,10 +3,10 @@ import type { Report } from "@/core/kinds";
 import fc from "fast-check";
 import type { Condition } from "@/core/filter";
 import { conditionText } from "@/core/sentence";
-import { arbitraryCondition, namedFields } from "../../../tests/support/arbitrary";
-import { sampleContext, sampleView } from "../../../tests/support/sample";
-import { conditionOf, nodeOf } from "./ConditionBuilder";
-import { asRead } from "./Readers";
+import { arbitraryCondition, namedFields } from "../../../../tests/support/arbitrary";
+import { sampleContext, sampleView } from "../../../../tests/support/sample";
+import { conditionOf, nodeOf } from "./tree";
+import { asRead } from "../Readers";
 
 const context = sampleContext();
 const fields = namedFields(context);
