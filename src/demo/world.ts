@@ -1,8 +1,7 @@
-import { TABLES, type RawBundle, type RawTable, type TableId } from "@/core/bundle";
+import type { RawBundle } from "@/core/bundle";
 import {
   addDays,
   addMonths,
-  dayOf,
   instantText,
   localDay,
   numberOfDay,
@@ -11,20 +10,8 @@ import {
   type Day,
   type Instant,
 } from "@/core/time";
-import {
-  KINDS,
-  LANDINGS,
-  PEOPLE,
-  PRIORITIES,
-  PROJECTS,
-  SERVICES,
-  STATUSES,
-  TEAMS,
-  VESSELS,
-  WRONGS,
-  ZONE,
-  type Team,
-} from "./cast";
+import { LANDINGS, PEOPLE, PROJECTS, SERVICES, VESSELS, WRONGS, ZONE, type Team } from "./cast";
+import { assetOf, worldFiles, type Made, type MadeSprint } from "./files";
 import { atWork, DAY, HOUR, Life, somewhen, workTime } from "./life";
 import { Random } from "./random";
 
@@ -39,12 +26,6 @@ export interface WorldOptions {
 const MONTHS = 26;
 /** How many days a step of a day takes at the desk, by urgency. */
 const PACES: Readonly<Record<string, number>> = { P1: 0.07, P2: 0.3, P3: 0.85, P4: 2.2, "": 2 };
-const ITEM_COLUMNS = [
-  ...TABLES.items.columns.map((column) => column.name),
-  "landing",
-  "vessel",
-  "weather",
-];
 
 /**
  * Saltmarsh Ferries as a bundle. Its stories: a storm week that floods the desk with P1 berth-radio faults; a gate
@@ -55,22 +36,16 @@ export function makeWorld(options: WorldOptions): RawBundle {
   return new World(options).build();
 }
 
-class World {
-  private readonly random: Random;
+class World implements Made {
+  readonly random: Random;
   private readonly end: Instant;
-  private readonly today: Day;
-  private readonly start: Day;
-  private readonly lives: Life[] = [];
-  private readonly links: string[][] = [];
-  private readonly comments: string[][] = [];
-  private readonly time: string[][] = [];
-  private readonly sprints: {
-    name: string;
-    team: Team;
-    from: Instant;
-    to: Instant;
-    closed: Instant | null;
-  }[] = [];
+  readonly today: Day;
+  readonly start: Day;
+  readonly lives: Life[] = [];
+  readonly links: string[][] = [];
+  readonly comments: string[][] = [];
+  readonly time: string[][] = [];
+  readonly sprints: MadeSprint[] = [];
   private readonly storm: Day;
   private readonly firmware: Day;
   private readonly numbers = { D: 0, B: 0, E: 0 };
@@ -95,7 +70,7 @@ class World {
       if (weekdayOf(day) === 1)
         for (let n = Math.round(scale * 2); n > 0; n -= 1) this.officeItem(day);
     }
-    return this.bundle();
+    return worldFiles(this);
   }
 
   private pickPerson = (team: Team): string =>
@@ -383,8 +358,8 @@ class World {
 
   private sprintJourney(
     life: Life,
-    sprint: World["sprints"][number],
-    later: World["sprints"],
+    sprint: MadeSprint,
+    later: readonly MadeSprint[],
     who: string,
     lead: string,
   ): void {
@@ -473,193 +448,4 @@ class World {
       .wait(random.around(4) * DAY)
       .move("status", "Shipped", "cal");
   }
-
-  // ── everything as files ──
-
-  private bundle(): RawBundle {
-    const table = (columns: readonly string[], rows: readonly (readonly string[])[]): RawTable => ({
-      columns,
-      rows,
-    });
-    const names = (id: TableId) => TABLES[id].columns.map((column) => column.name);
-    const moves = this.lives
-      .flatMap((life) => life.moves)
-      .map((move, index) => ({ move, index }))
-      .sort((a, b) => (a.move[1] < b.move[1] ? -1 : a.move[1] > b.move[1] ? 1 : a.index - b.index))
-      .map(({ move }) => move);
-    return {
-      workspace: table(
-        ["setting", "value"],
-        [
-          ["time_zone", ZONE],
-          ["week_starts", "Mon"],
-          ["fiscal_year_starts", "4"],
-          ["working_days", "Mon;Tue;Wed;Thu;Fri"],
-          ["working_hours", "09:00-17:00"],
-          ["locale", "en"],
-          ["currency", "EUR"],
-        ],
-      ),
-      holidays: table(["date", "name"], this.holidays()),
-      statuses: table(
-        names("statuses"),
-        STATUSES.map(([status, stage, workflow], i) => [
-          status,
-          stage,
-          String(i + 1),
-          status === "Waiting for parts" ? "yes" : "no",
-          workflow,
-        ]),
-      ),
-      kinds: table(names("kinds"), KINDS),
-      priorities: table(names("priorities"), PRIORITIES),
-      people: table(
-        ["login", "name", "email", "team", "role", "active", "client"],
-        PEOPLE.map((p) => [
-          p.login,
-          p.name,
-          `${p.login}@saltmarsh.example`,
-          p.team,
-          p.role,
-          "yes",
-          p.client,
-        ]),
-      ),
-      teams: table(names("teams"), TEAMS),
-      services: table(names("services"), SERVICES),
-      assets: table(
-        names("assets"),
-        SERVICES.slice(0, 11).flatMap(([service]) =>
-          Array.from({ length: service === "Gate readers" ? 40 : 8 }, (_, i) => [
-            assetOf(service, i + 1),
-            service.toLowerCase().replace(/s$/, ""),
-            LANDINGS[i % LANDINGS.length],
-            service,
-          ]),
-        ),
-      ),
-      projects: table(
-        [
-          "project",
-          "type",
-          "portfolio",
-          "client",
-          "manager",
-          "teams",
-          "budget",
-          "starts_on",
-          "ends_on",
-        ],
-        PROJECTS.map((project, i) => [
-          ...project,
-          addMonths(this.today, -18 + i),
-          addMonths(this.today, i - 2),
-        ]),
-      ),
-      progress: table(
-        names("progress"),
-        PROJECTS.slice(0, 6).flatMap(([project], p) =>
-          [6, 4, 2, 0].map((ago, i) => [
-            project,
-            addMonths(this.today, -ago),
-            String(25 * (i + 1) - 5),
-            String(20 * (i + 1) - p),
-          ]),
-        ),
-      ),
-      sprints: table(
-        names("sprints"),
-        this.sprints.map((s) => [
-          s.name,
-          s.team,
-          "",
-          instantText(s.from),
-          instantText(s.to),
-          s.closed ? instantText(s.closed) : "",
-        ]),
-      ),
-      fields: table(names("fields"), [
-        ["landing", "choice", LANDINGS.join(";")],
-        ["vessel", "choice", VESSELS.join(";")],
-        ["weather", "choice", "calm;wind;fog;rain;storm"],
-      ]),
-      items: table(
-        ITEM_COLUMNS,
-        this.lives.map((life) => ITEM_COLUMNS.map((column) => life.row[column] ?? "")),
-      ),
-      moves: table(names("moves"), moves),
-      links: table(names("links"), dedupe(this.links)),
-      comments: table(names("comments"), this.comments),
-      time_entries: table(names("time_entries"), this.time),
-      cost_entries: table(names("cost_entries"), this.costs()),
-      planned_costs: table(names("planned_costs"), this.planned()),
-      milestones: table(
-        names("milestones"),
-        PROJECTS.slice(0, 6).flatMap(([project], i) => [
-          [project, "Plans agreed", addMonths(this.today, -12 + i), addMonths(this.today, -11 + i)],
-          [project, "Handed over", addMonths(this.today, 2 + i), ""],
-        ]),
-      ),
-      weekly_words: table(names("weekly_words"), [
-        [
-          "Heron refit",
-          "cal",
-          `${this.today.slice(0, 4)}-W40`,
-          "worried",
-          "Hull plates fitted",
-          "Engine bed",
-          "The budget will not last",
-        ],
-      ]),
-    };
-  }
-
-  private holidays(): string[][] {
-    const years = [
-      ...new Set(
-        [this.start, addMonths(this.start, 12), this.today].map((day) => Number(day.slice(0, 4))),
-      ),
-    ];
-    return years.flatMap((year) => [
-      [dayOf(year, 1, 1), "New Year"],
-      [dayOf(year, 5, 1), "Boat Day"],
-      [dayOf(year, 11, 5), "Harbour Day"],
-      [dayOf(year, 12, 25), "Christmas"],
-    ]);
-  }
-
-  /** The Heron refit runs over what was planned for it; the others keep under. */
-  private costs(): string[][] {
-    return PROJECTS.slice(0, 6).flatMap(([project, , , , , , budget]) =>
-      Array.from({ length: 12 }, (_, i) => [
-        project,
-        addMonths(this.today, i - 12),
-        this.random.pick(["materials", "yard", "hire"]),
-        String(
-          Math.round(
-            (Number(budget) / 14) *
-              (project === "Heron refit" ? 1.35 : 0.85) *
-              (0.8 + this.random.next() * 0.4),
-          ),
-        ),
-        "",
-      ]),
-    );
-  }
-
-  private planned(): string[][] {
-    return PROJECTS.slice(0, 6).flatMap(([project, , , , , , budget]) =>
-      Array.from({ length: 14 }, (_, i) => [
-        project,
-        addMonths(this.today, i - 12).slice(0, 7),
-        "materials",
-        String(Math.round(Number(budget) / 14)),
-      ]),
-    );
-  }
 }
-
-const assetOf = (service: string, n: number): string => `${service.replace(/s$/, "")} ${n}`;
-const dedupe = (rows: readonly string[][]): string[][] => [
-  ...new Map(rows.map((row) => [row.join("|"), row])).values(),
-];
