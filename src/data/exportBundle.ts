@@ -10,7 +10,7 @@ import {
 import type { TrackedField } from "@/core/history";
 import { withConnection, type EntityManager } from "./database";
 import { writeTable } from "./bundleFiles";
-import { trackedColumn } from "./repositories/histories";
+import { trackedColumn } from "./repositories/storedRecords";
 import { Identities, type FieldRow } from "./repositories/identities";
 
 const yesNo = (column: string): string =>

@@ -52,4 +52,5 @@ export * from "./repositories/notes";
 export * from "./repositories/reports";
 export type { Saved } from "./repositories/saving";
 export * from "./repositories/workspace";
-export { refreshHistories, type ItemRecord, type KeptMove } from "./repositories/histories";
+export { refreshHistories } from "./repositories/histories";
+export { type ItemRecord, type KeptMove } from "./repositories/storedRecords";

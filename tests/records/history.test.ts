@@ -2,13 +2,8 @@ import fc from "fast-check";
 import { spansOf, TRACKED, type TrackedField, type TrackedValues } from "@/core/history";
 import { instantText, parseInstant, type Instant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager, type KeptMove } from "@/data";
-import {
-  firstChange,
-  loadRecords,
-  loadHistoryRules,
-  withoutColumns,
-  writeHistories,
-} from "@/data/repositories/histories";
+import { firstChange, loadHistoryRules, writeHistories } from "@/data/repositories/histories";
+import { loadRecords, withoutColumns } from "@/data/repositories/storedRecords";
 import { inTransaction, withConnection } from "@/data/database";
 import { GOLDEN_BUNDLE } from "../golden/load";
 import { dropDatabase, freshDatabase } from "../support/database";

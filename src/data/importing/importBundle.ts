@@ -24,10 +24,9 @@ import {
   loadHistoryRules,
   rebuildHistories,
   touchRecords,
-  withoutColumns,
   writeManyHistories,
-  type ItemRecord,
 } from "../repositories/histories";
+import { withoutColumns, type ItemRecord } from "../repositories/storedRecords";
 import { ItemRecords, keptText, sameRecord, type SettledItem } from "./itemRecords";
 import { loadStored } from "./storedItem";
 import { writeDependents } from "./writeDependents";

@@ -9,7 +9,8 @@ import {
 } from "@/core/bundle";
 import { TRACKED, type TrackedValues } from "@/core/history";
 import { instantText, parseInstant, type Instant } from "@/core/time";
-import { firstChange, type ItemRecord, type KeptMove } from "../repositories/histories";
+import { firstChange } from "../repositories/histories";
+import { type ItemRecord, type KeptMove } from "../repositories/storedRecords";
 import type { Identities } from "../repositories/identities";
 import type { StoredItem } from "./storedItem";
 

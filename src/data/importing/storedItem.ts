@@ -2,7 +2,7 @@ import type { PoolClient } from "pg";
 import type { BundleMove } from "@/core/bundle";
 import { TRACKED, type TrackedField, type TrackedValues } from "@/core/history";
 import { parseInstant, type Instant } from "@/core/time";
-import { loadMoves, trackedOf, type KeptMove } from "../repositories/histories";
+import { loadMoves, trackedOf, type KeptMove } from "../repositories/storedRecords";
 import type { Identities } from "../repositories/identities";
 
 /** An item as the workspace has it: its row and moves as kept, and its values and moves by name. */

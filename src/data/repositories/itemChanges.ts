@@ -1,14 +1,7 @@
 import type { Instant } from "@/core/time";
 import { unitOfWork, withConnection, type EntityManager } from "../database";
-import {
-  firstChange,
-  loadHistoryRules,
-  loadRecords,
-  touchRecords,
-  withoutColumns,
-  writeHistories,
-  type ItemRecord,
-} from "./histories";
+import { firstChange, loadHistoryRules, touchRecords, writeHistories } from "./histories";
+import { loadRecords, withoutColumns, type ItemRecord } from "./storedRecords";
 
 /**
  * Changes items by moves: reads them locked, hands them to whoever decides, and writes those that come back with their

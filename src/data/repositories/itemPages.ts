@@ -1,6 +1,6 @@
 import { withConnection, type EntityManager } from "../database";
 import { ISO } from "./instants";
-import { loadMoves, type KeptMove } from "./histories";
+import { loadMoves, type KeptMove } from "./storedRecords";
 
 export interface LinkRow {
   readonly link: string;
