@@ -189,6 +189,40 @@ export interface PinLine {
   readonly name: string;
 }
 
+/** A dashboard that hands a report on to those it is shared with. */
+export interface ReachedBoard {
+  readonly id: number;
+  readonly name: string;
+  /** Names of people and teams, or "everyone". */
+  readonly with: readonly string[];
+}
+
+/** A report that comes with a dashboard. */
+export interface ReachedReport {
+  readonly id: number;
+  readonly name: string;
+  readonly owner: string;
+}
+
+/** What sharing reaches: who reads a report by which dashboards, or which reports a dashboard brings with it. */
+export interface Reach {
+  readonly boards: readonly ReachedBoard[];
+  readonly reports: readonly ReachedReport[];
+}
+
+/** Somebody who may not read what they are about to be sent. */
+export interface Stranger {
+  readonly id: number;
+  readonly name: string;
+}
+
+export const StrangersAsk = z.object({
+  kind: Kind.exclude(["filter"]),
+  id: z.int(),
+  people: z.array(z.int()).max(200),
+  teams: z.array(z.int()).max(50),
+});
+
 /** A definition that was saved: its id and the version it has now. */
 export interface SavedVersion {
   readonly id: number;
@@ -218,6 +252,10 @@ export const libraryActs = {
   versions: act(KeptAsk).answers<VersionLine[]>(),
   shares: act(KeptAsk).answers<ShareLine[]>(),
   setShares: act(SharesAsk).answers<true>(),
+  /** What sharing reaches beside those it is shared with. */
+  reach: act(KeptAsk).answers<Reach>(),
+  /** Of those who are chosen, and the members of chosen teams, those who may not read it. */
+  strangers: act(StrangersAsk).answers<Stranger[]>(),
   bin: act(KeptAsk).answers<true>(),
   binned: act(NothingAsk).answers<BinLine[]>(),
   unbin: act(KeptAsk).answers<true>(),

@@ -49,6 +49,7 @@ export {
 } from "./repositories/kept";
 export * from "./repositories/mailings";
 export * from "./repositories/notes";
+export * from "./repositories/reach";
 export * from "./repositories/reports";
 export type { Saved } from "./repositories/saving";
 export * from "./repositories/workspace";

@@ -13,6 +13,8 @@ import { listFilters, saveFilter } from "@/server/library/filters";
 import {
   binKept,
   listBin,
+  listStrangers,
+  reachOf,
   listShares,
   listVersions,
   restoreFromBin,
@@ -71,6 +73,53 @@ beforeAll(async () => {
   ];
 });
 afterAll(dropDatabase);
+
+describe("what sharing reaches", () => {
+  const tile = (report: number) => ({ id: `t${report}`, report, x: 0, y: 0, w: 6, h: 4 });
+  const boardOf = async (name: string, desk: Desk, reports: readonly number[]) => {
+    const saved = await saveDashboard(em, desk.viewer, { name, tiles: reports.map(tile) });
+    if (!saved.ok) throw new Error(saved.problems[0].message);
+    return saved.value.id;
+  };
+
+  test("a dashboard names the reports that come with it, and a report the dashboards that hand it on", async () => {
+    const [mine, theirs] = [await save("Comes"), await save("Of another", undefined, other)];
+    await setShares(em, other.viewer, "report", theirs, [share({ person: builder.viewer.person })]);
+    const board = await boardOf("Reaching", builder, [mine, theirs]);
+    await setShares(em, builder.viewer, "dashboard", board, [share({ everyone: true })]);
+    const reach = await reachOf(em, builder.viewer, "dashboard", board);
+    expect(reach.reports.map((report) => report.name)).toEqual(["Comes", "Of another"]);
+    expect((await reachOf(em, builder.viewer, "report", mine)).boards).toEqual([
+      { id: board, name: "Reaching", with: ["everyone"] },
+    ]);
+    await setShares(em, other.viewer, "report", theirs, []);
+    const after = await reachOf(em, builder.viewer, "dashboard", board);
+    expect(after.reports.map((report) => report.name)).toEqual(["Comes"]);
+  });
+
+  test("chosen people who may not read it are named, and not to whoever may not read it either", async () => {
+    const id = await save("For few");
+    const asked = { kind: "report" as const, id, people: [member.viewer.person], teams: [] };
+    expect(await listStrangers(em, builder.viewer, asked)).toEqual([
+      { id: member.viewer.person, name: member.viewer.name },
+    ]);
+    expect(await listStrangers(em, member.viewer, asked)).toEqual([]);
+    await setShares(em, builder.viewer, "report", id, [share({ person: member.viewer.person })]);
+    expect(await listStrangers(em, builder.viewer, asked)).toEqual([]);
+    expect((await reachOf(em, member.viewer, "report", await save("Hidden"))).boards).toEqual([]);
+  });
+
+  test("a dashboard that others may read makes nobody a stranger to its reports", async () => {
+    const id = await save("On the wall");
+    const board = await boardOf("Wall", builder, [id]);
+    const asked = { kind: "report" as const, id, people: [member.viewer.person], teams: [] };
+    expect(await listStrangers(em, builder.viewer, asked)).toHaveLength(1);
+    await setShares(em, builder.viewer, "dashboard", board, [
+      share({ person: member.viewer.person }),
+    ]);
+    expect(await listStrangers(em, builder.viewer, asked)).toEqual([]);
+  });
+});
 
 describe("sharing", () => {
   test("a report is its owner's alone until it is shared, with a person, a team or everyone", async () => {

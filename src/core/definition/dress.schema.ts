@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { ConditionSchema } from "../filter/schemas";
 
-/** A token of the palette: a series colour, a step of the ramp, or the ground of what has no value. */
-export const ColorSchema = z.string().regex(/^(c[1-8]|r[1-4]|ghost|ink-3)$/);
+/** A token of the palette: a series colour, a step of the ramp, a meaning (good, near, bad), or the ground of what has no value. */
+export const ColorSchema = z.string().regex(/^(c[1-8]|r[1-4]|g[1-3]|ghost|ink-3)$/);
 const Names = z.record(z.string(), z.string().max(200));
 const Bound = z.number().finite();
 
@@ -49,6 +49,8 @@ export const DressSchema = z.object({
   names: Names.default({}),
   /** Colours of the builder's own, by the same keys. */
   colors: z.record(z.string(), ColorSchema).default({}),
+  /** What a top N leaves over: drawn, a line of its own, or that where it would dwarf the picture. */
+  rest: z.enum(["usual", "drawn", "aside"]).default("usual"),
   /** One colour for all, a colour for each, or by rules. */
   coloring: z.enum(["own", "one", "each", "rules"]).default("own"),
   oneColor: ColorSchema.default("c1"),

@@ -10,6 +10,7 @@ export const PLAIN_DRESS: Dress = {
   names: {},
   colors: {},
   coloring: "own",
+  rest: "usual",
   oneColor: "c1",
   rules: [],
   textures: false,

@@ -2,8 +2,11 @@ import type { Head } from "../answer";
 import { Exact } from "../base";
 import type { Dress, Rule } from "../definition";
 
-/** A token of the palette: a series colour, a step of the ramp, or the grounds of what has no value. */
-export type Color = `c${number}` | `r${number}` | "ghost" | "ink-3";
+/**
+ * A token of the palette: a series colour, the same again with its texture ("c3x"), a step of the ramp, a meaning (g1 good,
+ * g2 near, g3 bad), or the grounds of what has no value.
+ */
+export type Color = `c${number}` | `c${number}x` | `r${number}` | `g${number}` | "ghost" | "ink-3";
 
 export const SERIES_COLORS = 8;
 
@@ -14,33 +17,42 @@ export function colorOf(head: Head): Color {
   return head.ranked ? `r${Math.min(head.tone, 3) + 1}` : `c${(head.tone % SERIES_COLORS) + 1}`;
 }
 
-/** Colours for heads shown together: each keeps its own, but where two would look the same the later takes a free one. */
+/**
+ * Colours for heads shown together: each keeps its own, but where two would look the same the later takes a free one. None
+ * comes twice before all eight are used; after that they come again, with their textures.
+ */
 export function colorsOf(heads: readonly Head[]): Color[] {
   const taken = new Set<Color>();
   return heads.map((head) => {
-    let color = colorOf(head);
-    if (color.startsWith("c")) {
-      const free = Array.from(
-        { length: SERIES_COLORS },
-        (_, i): Color => `c${((head.tone! + i) % SERIES_COLORS) + 1}`,
-      ).find((one) => !taken.has(one));
-      color = free ?? color;
-    }
+    const own = colorOf(head);
+    const color = own.startsWith("c") ? freeFrom(head.tone!, taken) : own;
     taken.add(color);
     return color;
   });
 }
 
+function freeFrom(tone: number, taken: ReadonlySet<Color>): Color {
+  const round = Array.from(
+    { length: SERIES_COLORS },
+    (_, i): `c${number}` => `c${((tone + i) % SERIES_COLORS) + 1}`,
+  );
+  const textured = round.map((color): Color => `${color}x`);
+  return [...round, ...textured].find((color) => !taken.has(color)) ?? round[0];
+}
+
 /** Values named after colours or health, and the palette's colour that reads like them; never red and green as opposites. */
 const NAMED: readonly (readonly [RegExp, Color])[] = [
-  [/^(blue|navy|calm|cold)$/i, "c1"],
+  [/^(blue|navy)$/i, "c1"],
   [/^(sky|light blue|cyan)$/i, "c2"],
-  [/^(yellow|amber|sand|gold|at risk|worried|careful)$/i, "c3"],
-  [/^(red|pink|rose|bad|critical|storm|off track|alarm)$/i, "c4"],
-  [/^(green|teal|good|fine|well|healthy|on track|steady)$/i, "c5"],
+  [/^(yellow|amber|sand|gold)$/i, "c3"],
+  [/^(red|pink|rose)$/i, "c4"],
+  [/^(green|teal)$/i, "c5"],
+  [/^(good|fine|well|healthy|on track|steady|met|in time|passed|ok)$/i, "g1"],
+  [/^(near|at risk|worried|careful|due soon|warning)$/i, "g2"],
+  [/^(bad|critical|off track|alarm|missed|late|overdue|failed|breached)$/i, "g3"],
   [/^(brown|orange|rust)$/i, "c6"],
   [/^(purple|violet|lilac)$/i, "c7"],
-  [/^(black|grey|gray|dark|unknown|none)$/i, "c8"],
+  [/^(black|grey|gray|dark|unknown)$/i, "c8"],
 ];
 
 /** A colour that fits the name of a value; undefined where the name says nothing of one. */

@@ -59,6 +59,8 @@ export interface Figure {
   readonly lines?: readonly SideLine[];
   /** What the axes count, where that needs saying: that of the series, and that of the lines. */
   readonly axes?: { readonly series: string | null; readonly lines: string | null };
+  /** The rest, where it stands beside the drawing as a line of its own and is none of the rows. */
+  readonly aside?: FigureRow;
   readonly total: Mark;
   /** What each measure is called, and what it comes to in all. */
   readonly measures: readonly Mark[];
@@ -72,6 +74,10 @@ export interface Figure {
   /** Why the shape is a poor choice here. */
   readonly poor: string | null;
 }
+
+/** Every row of a figure's table: those that are drawn, and what stands aside. */
+export const tableRows = ({ rows, aside }: Figure): readonly FigureRow[] =>
+  aside ? [...rows, aside] : rows;
 
 /** Under which key a dress keeps a name or a colour: the same key means another value in another tier or in the split. */
 export const nameKey = (place: number | "split" | "measure", key: string): string =>

@@ -38,19 +38,29 @@ export const asks = (viewer: Viewer): [number, boolean] => [
 ];
 
 /**
- * SQL: whether a dashboard that somebody may read shows a report. A tile gives no right of its own: it hands on what whoever
- * put it there may read, and no more.
+ * SQL: whether a dashboard hands a report on to those who read the dashboard. A tile gives no right of its own: it hands on
+ * what whoever put it there may read, and no more.
+ * @param board @param report aliases of their rows
  */
-const shownOnBoard = (alias: string): string =>
-  `EXISTS (SELECT 1 FROM dashboards b CROSS JOIN LATERAL jsonb_array_elements(b.tiles) tile JOIN people adder ON adder.id = coalesce((tile->>'by')::int, b.owner_id)
-     WHERE b.deleted_at IS NULL AND b.tiles @> jsonb_build_array(jsonb_build_object('report', ${alias}.id)) AND tile->'report' = to_jsonb(${alias}.id)
-       AND ${mayRead("b", "dashboard", "$1", "$2")} AND ${mayRead(alias, "report", "adder.id", "adder.role = 'administrator'")})`;
+export const handedOn = (board: string, report: string): string =>
+  `(${board}.deleted_at IS NULL AND ${board}.tiles @> jsonb_build_array(jsonb_build_object('report', ${report}.id)) AND EXISTS (SELECT FROM jsonb_array_elements(${board}.tiles) tile
+     JOIN people adder ON adder.id = coalesce((tile->>'by')::int, ${board}.owner_id)
+     WHERE tile->'report' = to_jsonb(${report}.id) AND ${mayRead(report, "report", "adder.id", "adder.role = 'administrator'")}))`;
 
-/** Reading: what one may read by its own shares, and a report also by a dashboard that shows it. */
-export const readable = (alias: string, kind: SharedKind): string =>
+/** SQL: what somebody may read by its own shares, and a report also by a dashboard that shows it. */
+export const readableBy = (
+  alias: string,
+  kind: SharedKind,
+  person: string,
+  isAdministrator: string,
+): string =>
   kind === "report"
-    ? `(${mayRead(alias, kind, "$1", "$2")} OR ${shownOnBoard(alias)})`
-    : mayRead(alias, kind, "$1", "$2");
+    ? `(${mayRead(alias, kind, person, isAdministrator)} OR EXISTS (SELECT FROM dashboards b WHERE ${handedOn("b", alias)} AND ${mayRead("b", "dashboard", person, isAdministrator)}))`
+    : mayRead(alias, kind, person, isAdministrator);
+
+/** Reading, by whoever asks. */
+export const readable = (alias: string, kind: SharedKind): string =>
+  readableBy(alias, kind, "$1", "$2");
 
 export const writable = (alias: string, kind: SharedKind): string =>
   mayWrite(alias, kind, "$1", "$2");

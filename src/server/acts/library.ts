@@ -8,6 +8,8 @@ import {
   setShares,
   binKept,
   listBin,
+  listStrangers,
+  reachOf,
   restoreFromBin,
 } from "../library/kept";
 import { noteUnplaced } from "../reports/placed";
@@ -93,6 +95,8 @@ export const libraryActs: ActsOf<typeof contracts> = {
     run: async ({ em, desk }, { kind, id, shares }) =>
       settled(await setShares(em, desk.viewer, kind, id, shares)),
   },
+  reach: { run: ({ em, desk }, { kind, id }) => reachOf(em, desk.viewer, kind, id) },
+  strangers: { run: ({ em, desk }, asked) => listStrangers(em, desk.viewer, asked) },
   bin: {
     changes: true,
     run: async ({ em, desk }, { kind, id }) => settled(await binKept(em, desk.viewer, kind, id)),

@@ -1,18 +1,21 @@
 import { DressSchema } from "@/core/definition/schemas";
 import { ReportSchema } from "@/core/kinds/schemas";
-import type { BinLine, ShareLine, VersionLine } from "@/contract/library";
+import type { BinLine, Reach, ShareLine, Stranger, VersionLine } from "@/contract/library";
 import { fine, refused, type Result } from "@/core/base";
 
 import {
   addOpen,
   binOf,
+  boardsThatHandOn,
   isOwner,
   knownReceivers,
   putPin,
   putShares,
+  reportsHandedOn,
   rightTo,
   setBinned,
   sharesOf,
+  strangersTo,
   unitOfWork,
   versionsOf,
   type EntityManager,
@@ -73,6 +76,35 @@ export async function listShares(
   id: number,
 ): Promise<ShareLine[]> {
   return (await rightTo(em, viewer, kind, id)) ? sharesOf(em, kind, id) : [];
+}
+
+/** What sharing reaches; nothing of what the viewer may not see. */
+export async function reachOf(
+  em: EntityManager,
+  viewer: Viewer,
+  kind: SharedKind,
+  id: number,
+): Promise<Reach> {
+  const may = await rightTo(em, viewer, kind, id);
+  return {
+    boards: may && kind === "report" ? await boardsThatHandOn(em, viewer, id) : [],
+    reports: may && kind === "dashboard" ? await reportsHandedOn(em, viewer, id) : [],
+  };
+}
+
+/** Of some people and the members of some teams, those who may not read it. Whoever may not read it themselves hears of nobody. */
+export async function listStrangers(
+  em: EntityManager,
+  viewer: Viewer,
+  asked: {
+    readonly kind: "report" | "dashboard";
+    readonly id: number;
+    readonly people: readonly number[];
+    readonly teams: readonly number[];
+  },
+): Promise<Stranger[]> {
+  if (!(await rightTo(em, viewer, asked.kind, asked.id))) return [];
+  return strangersTo(em, asked.kind, asked.id, asked.people, asked.teams);
 }
 
 /** Whether somebody may put something into the bin or take it out: reports of their own, without being a builder, too. */

@@ -1,6 +1,6 @@
 "use client";
 import type { FigureRow, Mark } from "@/core/figure";
-import { type Drawn, fillOf, inkOn, LABEL_PX, markId, opens, tipOf } from "./drawing";
+import { type Drawn, fillOf, inkOn, LABEL_PX, markId, opens, tipOf, writtenWith } from "./drawing";
 
 export interface Box {
   readonly x?: number;
@@ -46,8 +46,8 @@ export function Part({
   // All labels over columns, or none; each may reach into the gap beside it, where no other column stands.
   const overFits = longest * labelPx * 0.56 <= (crowded ? w + 2 : w * 1.3);
   const fits = lying
-    ? w > mark.written.length * 7 + 4 && h > 13
-    : h > 16 && w > mark.written.length * 6.4;
+    ? w > writtenWith(mark).length * 7 + 4 && h > 13
+    : h > 16 && w > writtenWith(mark).length * 6.4;
   return (
     <g {...opens(mark, drawn)} data-place={place}>
       <title>{tipOf(mark, drawn)}</title>
@@ -93,7 +93,7 @@ export function Part({
             fontSize: LABEL_PX[drawn.dress.labelSize],
           }}
         >
-          {mark.written}
+          {writtenWith(mark)}
         </text>
       )}
       {!inside &&
@@ -107,7 +107,7 @@ export function Part({
               fill: "var(--ink)",
             }}
           >
-            {mark.written}
+            {writtenWith(mark)}
           </text>
         ) : (
           overFits && (
@@ -117,7 +117,7 @@ export function Part({
               textAnchor="middle"
               style={{ font: `520 ${labelPx}px var(--serif)`, fill: "var(--ink)" }}
             >
-              {mark.written}
+              {writtenWith(mark)}
             </text>
           )
         ))}

@@ -3,11 +3,11 @@ import type { Drawable } from "@/core/kinds";
 import { Suspense, type ComponentType } from "react";
 import styled from "styled-components";
 import type { Dress } from "@/core/definition";
-import type { Figure } from "@/core/figure";
+import type { Figure, FigureRow } from "@/core/figure";
 import type { Forecast } from "@/core/history";
 import type { ShapeId } from "@/core/shapes";
 
-import type { Drawn } from "./drawing";
+import { isTextured, markId, type Drawn } from "./drawing";
 import { drawing, Pending } from "./lazily";
 import { Guard } from "../kit";
 import type { DayFlag } from "./Plot";
@@ -174,8 +174,9 @@ function Drawing({ shape, ...props }: ChartProps & { shape: Exclude<ShapeId, "li
   const figure = shown.figure ?? NO_FIGURE;
   const picture = (
     <>
-      {dress.textures && <Textures />}
+      {needsTextures(figure, dress) && <Textures />}
       <Draw {...props} figure={figure} />
+      {figure.aside && <Aside row={figure.aside} drawn={drawn} />}
     </>
   );
   const hasTable =
@@ -197,6 +198,42 @@ function Drawing({ shape, ...props }: ChartProps & { shape: Exclude<ShapeId, "li
     </>
   );
 }
+
+/** Whether some part is drawn with a texture. */
+const needsTextures = ({ rows, series }: Figure, dress: Dress): boolean =>
+  dress.textures || [...rows, ...series].some(({ color }) => isTextured(color));
+
+/** What is left over, as a line of its own under the drawing. */
+const Aside = ({ row, drawn }: { row: FigureRow; drawn: Drawn }) => (
+  <Rest>
+    <button
+      aria-label={`${row.label}: ${row.words}. Open the records`}
+      aria-pressed={drawn.opened === markId(row)}
+      onClick={() => drawn.onOpen(row)}
+    >
+      and <b>{row.words}</b> of {row.label}
+    </button>
+  </Rest>
+);
+
+const Rest = styled.p`
+  flex: none;
+  color: var(--ink-2);
+  font: italic 400 15px/20px var(--serif);
+  b {
+    font-style: normal;
+    font-weight: 560;
+    color: var(--ink);
+  }
+  button {
+    font: inherit;
+    color: inherit;
+    cursor: pointer;
+  }
+  button[aria-pressed="true"] {
+    box-shadow: 0 2.5px 0 var(--brass);
+  }
+`;
 
 const Beside = styled.div`
   display: grid;

@@ -1,7 +1,7 @@
 "use client";
 import styled from "styled-components";
 import type { ReactNode } from "react";
-import { nameKey, type Figure, type Mark } from "@/core/figure";
+import { nameKey, tableRows, type Figure, type Mark } from "@/core/figure";
 import { markId, type Drawn } from "./drawing";
 
 const Scroll = styled.div`
@@ -147,7 +147,7 @@ export function FigureTable({
           </tr>
         </thead>
         <tbody>
-          {figure.rows.map((row) => (
+          {tableRows(figure).map((row) => (
             <tr key={row.path.join("/")}>
               <th scope="row">
                 {row.label}

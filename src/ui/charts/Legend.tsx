@@ -1,7 +1,7 @@
 "use client";
 import styled from "styled-components";
 import type { Figure, Series } from "@/core/figure";
-import { fill } from "./drawing";
+import { Swatch } from "./Swatch";
 
 const List = styled.ul`
   display: flex;
@@ -14,12 +14,6 @@ const List = styled.ul`
     gap: 7px;
     white-space: nowrap;
   }
-  i {
-    width: 12px;
-    height: 12px;
-    display: inline-block;
-    flex: none;
-  }
   b {
     font-weight: 400;
     color: var(--ink-3);
@@ -31,7 +25,7 @@ export const Legend = ({ series, most = 12 }: { series: readonly Series[]; most?
   <List aria-label="Legend" data-legend>
     {series.slice(0, most).map((one) => (
       <li key={one.key}>
-        <i style={{ background: fill(one.color) }} />
+        <Swatch color={one.color} />
         {one.label} <b>{one.total}</b>
       </li>
     ))}

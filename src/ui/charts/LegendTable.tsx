@@ -1,7 +1,8 @@
 "use client";
 import styled from "styled-components";
-import type { Figure } from "@/core/figure";
-import { fill, markId, type Drawn } from "./drawing";
+import { tableRows, type Figure } from "@/core/figure";
+import { markId, type Drawn } from "./drawing";
+import { Swatch } from "./Swatch";
 
 const Table = styled.table`
   border-collapse: collapse;
@@ -24,9 +25,6 @@ const Table = styled.table`
     font: 520 15px/1.2 var(--serif);
   }
   i {
-    display: inline-block;
-    width: 12px;
-    height: 12px;
     margin-right: 8px;
   }
   tr.all td,
@@ -57,7 +55,7 @@ export function LegendTable({
           second: "",
           open: null as (() => void) | null,
         }))
-      : figure.rows.map((row) => ({
+      : tableRows(figure).map((row) => ({
           label: row.label,
           color: row.color,
           words: row.words,
@@ -80,7 +78,7 @@ export function LegendTable({
         {lines.slice(0, 40).map((line, i) => (
           <tr key={i}>
             <th scope="row">
-              <i style={{ background: fill(line.color) }} />
+              <Swatch color={line.color} />
               {line.open ? (
                 <button
                   onClick={line.open}

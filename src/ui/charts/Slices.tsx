@@ -2,7 +2,8 @@
 import { Pie, PieChart, ResponsiveContainer } from "recharts";
 import styled from "styled-components";
 import type { Figure, Mark } from "@/core/figure";
-import { type Drawn, fill, fillOf, inkOn, markId, opens, tipOf } from "./drawing";
+import { type Drawn, fillOf, inkOn, markId, opens, tipOf, writtenWith } from "./drawing";
+import { Swatch } from "./Swatch";
 
 const Side = styled.div<{ $small?: boolean }>`
   display: grid;
@@ -42,9 +43,6 @@ const Side = styled.div<{ $small?: boolean }>`
     padding-left: 10px;
   }
   td i {
-    display: inline-block;
-    width: 12px;
-    height: 12px;
     margin-right: 9px;
   }
   td.n {
@@ -183,7 +181,7 @@ export function Slices({
               >
                 <td>
                   <button data-slice onClick={() => drawn.onOpen(row)}>
-                    <i style={{ background: fill(row.color) }} />
+                    <Swatch color={row.color} />
                     {row.label}
                   </button>
                 </td>
@@ -247,7 +245,7 @@ function Slice({ sector, mark, drawn }: { sector: Sector; mark: Mark; drawn: Dra
           textAnchor="middle"
           style={{ fill: inkOn(mark.color), fontWeight: 560 }}
         >
-          {wide > 34 ? mark.written : mark.words}
+          {wide > 34 ? writtenWith(mark) : mark.words}
         </text>
       )}
     </g>

@@ -1,6 +1,6 @@
 "use client";
 
-/** Textures of the series colours, for prints and for who asks for them: each colour has its own. */
+/** Textures of the colours: for prints and who asks for them, for colours that come again, and for those that mean something. */
 export const Textures = () => (
   <svg width="0" height="0" aria-hidden style={{ position: "absolute" }}>
     <defs>
@@ -23,6 +23,7 @@ export const Textures = () => (
 );
 
 const PATTERNS: readonly (readonly [string, React.ReactNode])[] = [
+  ["c1", <path key="d" d="M0 0L8 8M0 8L8 0" />],
   ["c2", <path key="d" d="M0 8L8 0" />],
   ["c3", <circle key="d" cx="4" cy="4" r="1.2" />],
   ["c4", <path key="d" d="M0 4H8" />],
@@ -30,4 +31,7 @@ const PATTERNS: readonly (readonly [string, React.ReactNode])[] = [
   ["c6", <path key="d" d="M4 0V8" />],
   ["c7", <path key="d" d="M0 4Q2 1 4 4T8 4" />],
   ["c8", <path key="d" d="M4 1V7M1 4H7" />],
+  ["g1", <circle key="d" cx="4" cy="4" r="0.8" />],
+  ["g2", <path key="d" d="M0 8L8 0" />],
+  ["g3", <path key="d" d="M0 0L8 8M0 8L8 0" />],
 ];

@@ -23,20 +23,54 @@ export const LINE_PX: Readonly<Record<Dress["weight"], number>> = {
   bold: 4,
 };
 
-export const fill = (color: Color): string => `var(--${color})`;
-/** A colour, or its texture where the viewer or the page asks for textures. */
+/** The plain colour of a token. */
+export const fill = (color: Color): string => `var(--${plainOf(color)})`;
+const plainOf = (color: Color): string => color.replace(/x$/, "");
+
+/** Whether a colour is never without its texture: what comes again, and what means something. */
+export const isTextured = (color: Color): boolean => /^(c\dx|g\d)$/.test(color);
+
+/** A colour, or its texture where it always has one, or the viewer or the page asks for textures. */
 export const fillOf = (color: Color, drawn: Pick<Drawn, "dress">): string =>
-  drawn.dress.textures && /^c[2-8]$/.test(color) ? `url(#texture-${color})` : fill(color);
+  isTextured(color) || (drawn.dress.textures && /^c[2-8]$/.test(color))
+    ? `url(#texture-${plainOf(color)})`
+    : fill(color);
+
+/** The ground of a swatch in a page. */
+export const ground = (color: Color): string =>
+  /^c\dx$/.test(color)
+    ? `repeating-linear-gradient(45deg, var(--salt) 0 1.4px, transparent 1.4px 4px), ${fill(color)}`
+    : fill(color);
+
+/** What a colour means, where it means something: a word for the ear, a sign for the eye. */
+export const meaningOf = (color: Color): { readonly word: string; readonly sign: string } | null =>
+  MEANINGS[color] ?? null;
+const MEANINGS: Record<string, { word: string; sign: string }> = {
+  g1: { word: "good", sign: "•" },
+  g2: { word: "near", sign: "≈" },
+  g3: { word: "bad", sign: "×" },
+};
+
 const INK_ON: Record<string, string> = { ghost: "var(--ink)", "ink-3": "var(--paper)" };
 /** The ink that reads on a colour. */
 export const inkOn = (color: Color): string =>
-  INK_ON[color] ?? `var(--${color.startsWith("r") ? "q" : "o"}${color.slice(1)})`;
+  INK_ON[color] ?? `var(--${INKS[color[0]]}${plainOf(color).slice(1)})`;
+const INKS: Readonly<Record<string, string>> = { c: "o", r: "q", g: "og" };
 export const markId = (mark: Pick<Mark, "path" | "split" | "measure" | "record">): string =>
   JSON.stringify([mark.path, mark.split ?? null, mark.measure ?? 0, mark.record ?? null]);
 
 /** What is said while the pointer rests on a mark: the builder's own words first. */
 export const tipOf = (mark: Mark, { dress }: Drawn): string =>
-  `${dress.hover ? `${dress.hover} ` : ""}${mark.label}${mark.about ? `, ${mark.about}` : ""}: ${mark.words}${mark.percent ? ` (${mark.percent} %)` : ""}${mark.change ? `, ${mark.change}` : ""}`;
+  `${dress.hover ? `${dress.hover} ` : ""}${mark.label}${mark.about ? `, ${mark.about}` : ""}: ${mark.words}${mark.percent ? ` (${mark.percent} %)` : ""}${meaningSaid(mark)}${mark.change ? `, ${mark.change}` : ""}`;
+
+const meaningSaid = ({ color }: Mark): string => {
+  const meaning = meaningOf(color);
+  return meaning ? `, ${meaning.word}` : "";
+};
+
+/** What is written at a mark: with the sign of what its colour means. */
+export const writtenWith = ({ written, color }: Pick<Mark, "written" | "color">): string =>
+  written && meaningOf(color) ? `${meaningOf(color)!.sign} ${written}` : written;
 
 /** The title of the axis of groups, where the builder gave one, and the room that it takes in px. */
 export const groupAxis = ({ dress, small }: Drawn) => ({
@@ -62,7 +96,7 @@ export const SLIDER = {
 export const opens = (mark: Mark, drawn: Drawn) => ({
   role: "button",
   tabIndex: 0,
-  "aria-label": `${mark.label}: ${mark.words}${mark.percent ? `, ${mark.percent} %` : ""}. Open the records`,
+  "aria-label": `${mark.label}: ${mark.words}${mark.percent ? `, ${mark.percent} %` : ""}${meaningSaid(mark)}. Open the records`,
   style: { cursor: "pointer" },
   onClick: () => drawn.onOpen(mark),
   onKeyDown: (event: { key: string; preventDefault: () => void }) => {

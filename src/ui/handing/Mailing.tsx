@@ -8,6 +8,7 @@ import type { Thing } from "@/core/catalog";
 
 import { ask, AskProblem, Button, Checkbox, Choice, Dialog, Field, tell } from "../kit";
 import { FindThing } from "./FindThing";
+import { Strangers } from "./Strangers";
 
 const DAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"];
 
@@ -125,6 +126,12 @@ export function Mailing({
             );
           })}
         </div>
+        <Strangers
+          kind={kind}
+          id={target}
+          people={to.filter((one) => one.type === "person").map((one) => one.id)}
+          teams={to.filter((one) => one.type === "team").map((one) => one.id)}
+        />
         {error && (
           <p role="alert" style={{ color: "var(--alarm)" }}>
             {error.message}

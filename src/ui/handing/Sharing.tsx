@@ -8,6 +8,7 @@ import type { Thing } from "@/core/catalog";
 
 import { ask, Button, Checkbox, Dialog, Notice, tell, Waiting } from "../kit";
 import { FindThing } from "./FindThing";
+import { Reached } from "./Reached";
 
 const Rows = styled.ul`
   margin: 10px 0;
@@ -151,6 +152,7 @@ export function Sharing({
               </li>
             ))}
           </Rows>
+          <Reached kind={kind} id={id} isOpen={isOpen} />
           {error && <Notice role="alert">{error}</Notice>}
           <div style={{ display: "flex", gap: 8, justifyContent: "flex-end", marginTop: 10 }}>
             {mayChange && !shares.some((share) => share.everyone) && (

@@ -16,18 +16,21 @@ export function ReportRoom(props: RoomProps) {
   useFetchAhead(Drawer);
   const room = useReportRoom(props);
   const { context, draft, dress, report, state, send, figure } = room;
-  const isNarrow = roomKindOf(report).isRecords && state.typing === null && !state.showsDress;
+  const isRead = roomKindOf(report).isRecords || room.looking.report !== null;
+  const isNarrow = isRead && state.typing === null && !state.showsDress;
   return (
     <Grid $wide={isNarrow}>
       <Head {...room} />
       <div className="readers">
-        <Readers
-          context={context}
-          report={draft.report}
-          dress={dress}
-          chosen={room.chosen}
-          onChoose={room.choose}
-        />
+        {!room.looking.report && (
+          <Readers
+            context={context}
+            report={draft.report}
+            dress={dress}
+            chosen={room.chosen}
+            onChoose={room.choose}
+          />
+        )}
       </div>
       <FigureArea {...room} />
       <div className="side">

@@ -70,8 +70,8 @@ function firstDraft(
   };
 }
 
-/** What an address says beside the report: what a reader chose, and what lies under it. */
-const OF_THE_VIEW = ["r", "under"];
+/** What an address says beside the report: what a reader chose, what lies under it, what one looks at. */
+const OF_THE_VIEW = ["r", "under", "look"];
 
 function withOwn(path: string, names: readonly string[]): string {
   const own = new URLSearchParams(

@@ -44,6 +44,26 @@ describe.each([
     },
   );
 
+  test.each(Object.keys(SIGHTS) as (keyof typeof SIGHTS)[])(
+    "good, near and bad are told apart with %s sight, and none of them is a signal's red or green",
+    (sight) => {
+      const seen = (["g1", "g2", "g3"] as const).map((one) => SIGHTS[sight](parse(tokens[one])!));
+      expect(apart(seen[0], seen[1])).toBeGreaterThan(15);
+      expect(apart(seen[0], seen[2])).toBeGreaterThan(15);
+      expect(apart(seen[1], seen[2])).toBeGreaterThan(15);
+      for (const signal of ["#d32f2f", "#2e7d32", "#00a000", "#ff0000"])
+        for (const one of ["g1", "g2", "g3"] as const)
+          expect(apart(parse(tokens[one])!, parse(signal)!)).toBeGreaterThan(20);
+    },
+  );
+
+  test("what is written on good, near and bad is readable, and they stand out", () => {
+    for (const n of [1, 2, 3] as const) {
+      expect([n, contrast(tokens[`g${n}`], tokens[`og${n}`]) >= 4.5]).toEqual([n, true]);
+      expect([n, contrast(tokens[`g${n}`], tokens.salt) >= 3]).toEqual([n, true]);
+    }
+  });
+
   test("each series colour stands out on the ground of figures", () => {
     for (const n of SERIES)
       expect([n, contrast(tokens[`c${n}`], tokens.salt) >= 2.9]).toEqual([n, true]);

@@ -42,6 +42,7 @@ function partsOf(sentence: string, rows: Aggregate[], more: Partial<CountParts> 
     view,
     tiers,
     tops: tiers.map(() => undefined),
+    others: tiers.map(() => 0),
     levels,
     hidden: null,
     buckets: trendBuckets(report, view),

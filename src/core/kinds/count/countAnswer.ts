@@ -39,6 +39,8 @@ export interface CountAnswer {
   readonly before: readonly Cell[] | null;
   /** What it is compared with, in words. */
   readonly compared?: Comparison;
+  /** How many groups its rest stands for, where it has one. */
+  readonly others?: number;
   /** Some record may count in more than one group. */
   readonly manyValued: boolean;
   readonly asOf: Instant;
@@ -93,6 +95,7 @@ export function countAnswer(parts: CountParts): CountAnswer {
     everything: parts.hidden && measured(parts.hidden),
     before: before && measured(before([])),
     ...(report.compared ? { compared: report.compared } : {}),
+    ...(depth === 1 && parts.others[0] ? { others: parts.others[0] } : {}),
     manyValued: parts.manyValued,
     asOf: view.now,
   };

@@ -34,6 +34,8 @@ export interface Grouping extends Terms {
   readonly view: Viewpoint;
   readonly tiers: readonly Tier[];
   readonly tops: readonly (readonly Key[] | undefined)[];
+  /** How many groups each top N leaves to its rest. */
+  readonly others: readonly number[];
 }
 
 export const groupingOf = (report: CountReport, view: Viewpoint): Grouping => {
@@ -43,6 +45,7 @@ export const groupingOf = (report: CountReport, view: Viewpoint): Grouping => {
     view,
     tiers,
     tops: tiers.map(() => undefined),
+    others: tiers.map(() => 0),
     ...termsOf(report.measures, view.catalog),
   };
 };

@@ -8,7 +8,7 @@ import { speakingWith } from "../../../../tests/support/tellings";
 import { figureSays } from "./figureSays";
 import type { Head } from "../../answer";
 import { PLAIN_DRESS, type Dress } from "../../definition";
-import { keyOfPath, valueWords } from "../../figure";
+import { colorsOf, fittingColor, keyOfPath, tableRows, valueWords } from "../../figure";
 
 const head = (key: string, label: string, more: Partial<Head> = {}): Head => ({
   key,
@@ -110,6 +110,53 @@ describe("colours", () => {
     expect(new Set(colors).size).toBe(3);
   });
 });
+
+describe("what a top N leaves over", () => {
+  const answer = answerOf(
+    [
+      [head("v1", "Tern"), "3"],
+      [head("v2", "Gull"), "5"],
+      [head("r", "rest"), "69"],
+    ],
+    { others: 12 },
+  );
+  const drawnRows = (dress: Partial<Dress>, shape: "bars" | "donut" = "bars") =>
+    draw(answer, dress, shape).rows.map((row) => row.label);
+  test("stands aside where it would dwarf the picture, and says of how many it is", () => {
+    const figure = draw(answer);
+    expect(figure.rows.map((row) => row.label)).toEqual(["Tern", "Gull"]);
+    expect(figure.aside).toMatchObject({ label: "12 others", words: "69", path: ["r"] });
+    expect(tableRows(figure)).toHaveLength(3);
+  });
+  test("is drawn where its builder wants it, and where it is smaller than a part", () => {
+    expect(drawnRows({ rest: "drawn" })).toEqual(["Tern", "Gull", "rest"]);
+    const small = answerOf([
+      [head("v1", "Tern"), "3"],
+      [head("r", "rest"), "2"],
+    ]);
+    expect(draw(small).aside).toBeUndefined();
+    expect(draw(small, { rest: "aside" }).aside).toMatchObject({ label: "rest", words: "2" });
+  });
+  test("is always a slice of what is whole only with it", () =>
+    expect(drawnRows({ rest: "aside" }, "donut")).toEqual(["Tern", "Gull", "rest"]));
+});
+
+test("no colour comes twice before eight are used, and then with its texture", () => {
+  const heads = Array.from({ length: 12 }, (_, i) => head(`v${i * 8}`, String(i)));
+  const colors = colorsOf(heads);
+  expect(new Set(colors.slice(0, 8)).size).toBe(8);
+  expect(colors.slice(0, 8).some((color) => color.endsWith("x"))).toBe(false);
+  expect(colors.slice(8).every((color) => color.endsWith("x"))).toBe(true);
+  expect(new Set(colors).size).toBe(12);
+});
+
+test.each([
+  ["At risk", "g2"],
+  ["met", "g1"],
+  ["Missed", "g3"],
+  ["Red", "c4"],
+  ["Ebba Lund", undefined],
+] as const)("a value called %s fits %s", (label, color) => expect(fittingColor(label)).toBe(color));
 
 describe("names and labels", () => {
   test("names of the builder's own stand everywhere", () =>
@@ -232,7 +279,7 @@ describe("more groups than can be drawn", () => {
       [head("r", "rest"), "70"],
       [head("n", "not set"), "2"],
     ]);
-    const figure = figureOf(answer, none(answer), PLAIN_DRESS, "bars", 70);
+    const figure = figureOf(answer, none(answer), { ...PLAIN_DRESS, rest: "drawn" }, "bars", 70);
     expect(figure.rows).toHaveLength(52);
     expect(figure.cut).toBe(70);
     expect(says(figure, answer)).toContain(

@@ -17,6 +17,7 @@ import {
   type Series,
 } from "../../figure";
 import { poorFor, shapes, type ShapeId } from "../../shapes";
+import { numberText } from "../../base";
 import { MOST_DRAWN } from "./asDrawn";
 import type { CountAnswer } from "./countAnswer";
 import type { Percentages } from "./percentages";
@@ -31,6 +32,15 @@ const CUT_SHAPES: readonly ShapeId[] = [
   "donut",
   "pie",
   "pies",
+  "columnsWithLine",
+];
+
+/** Shapes of which each group stands for itself: their rest can stand aside. */
+const ASIDE_SHAPES: readonly ShapeId[] = [
+  "bars",
+  "columns",
+  "stackedBars",
+  "stackedColumns",
   "columnsWithLine",
 ];
 
@@ -159,7 +169,9 @@ export function figureOf(
     return { ...whole, parts, measures, ...then };
   });
   const sorted = ordered(rows, dress, isTime);
-  const shown = cutShort(sorted, shape, isTime);
+  const cut = cutShort(sorted, shape, isTime);
+  const aside = asideOf(cut, dress, shape);
+  const shown = aside ? cut.filter((row) => row !== aside) : cut;
   const all = (given: Partial<Given>) =>
     markOf(
       {
@@ -174,6 +186,7 @@ export function figureOf(
     );
   return {
     rows: shown,
+    ...(aside ? { aside: { ...aside, label: asideLabel(aside, answer) } } : {}),
     series,
     isTime,
     unit: first?.unit ?? null,
@@ -192,7 +205,7 @@ export function figureOf(
           before: true,
         }
       : null,
-    cut: inRest + sorted.length - shown.length,
+    cut: inRest + sorted.length - cut.length,
     poor: shape
       ? poorFor(shapes[shape], {
           groups: shown.length,
@@ -202,6 +215,22 @@ export function figureOf(
       : null,
   };
 }
+
+/** The rest of a top N that stands aside: by choice, or where it is larger than every group that is drawn. */
+function asideOf(
+  rows: readonly FigureRow[],
+  dress: Dress,
+  shape: ShapeId | undefined,
+): FigureRow | null {
+  const rest = rows.find((row) => row.path.length === 1 && row.path[0] === "r");
+  if (!rest || dress.rest === "drawn" || !shape || !ASIDE_SHAPES.includes(shape)) return null;
+  if (dress.rest === "aside") return rest;
+  const largest = Math.max(...rows.flatMap((row) => (row === rest ? [] : [row.value ?? 0])));
+  return rest.value !== null && rest.value > largest ? rest : null;
+}
+
+const asideLabel = (rest: FigureRow, { others }: CountAnswer): string =>
+  others ? `${numberText(others)} ${others === 1 ? "other" : "others"}` : rest.label;
 
 /** The places of the split's heads in display order. */
 function splitOrder(split: readonly Head[], dress: Dress): number[] {

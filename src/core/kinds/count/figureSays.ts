@@ -99,8 +99,8 @@ const changeSaid = ({ total: { change } }: Figure, { compared }: Speaking): Said
   change === undefined ? [] : [{ text: `; ${comparedWords(change, compared ?? "before")}` }];
 
 /** How many of the groups are drawn, and whether the others are as the rest. */
-function cutWords({ rows, cut }: Figure): string {
-  const hasRest = rows.some((row) => lastKey(row) === "r");
+function cutWords({ rows, cut, aside }: Figure): string {
+  const hasRest = aside !== undefined || rows.some((row) => lastKey(row) === "r");
   const drawn = rows.filter((row) => !["r", "n"].includes(lastKey(row))).length;
   return `; the ${drawn} largest of ${numberText(drawn + cut)} groups are drawn${hasRest ? ", all others as the rest" : ""}`;
 }

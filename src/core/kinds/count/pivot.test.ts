@@ -134,7 +134,7 @@ describe("colours", () => {
       fittingColor("on track"),
       fittingColor("At risk"),
       fittingColor("Kiosk"),
-    ]).toEqual(["c1", "c5", "c3", undefined]);
+    ]).toEqual(["c1", "g1", "g2", undefined]);
   });
   test("the largest share is that of the largest values", () => {
     const ranks = shareRanks(["1", "9", "5", null]);

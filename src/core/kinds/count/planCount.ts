@@ -29,6 +29,8 @@ export interface CountParts extends Terms {
   readonly view: Viewpoint;
   readonly tiers: readonly Tier[];
   readonly tops: readonly (readonly Key[] | undefined)[];
+  /** How many groups each top N leaves to its rest. */
+  readonly others: readonly number[];
   readonly levels: readonly Measurement[];
   readonly hidden: Aggregate | null;
   readonly buckets: ReadonlyMap<Key, Bucket> | null;
@@ -56,6 +58,7 @@ export function* planCount(report: CountReport, view: Viewpoint): Plan<CountPart
     view,
     tiers: grouping.tiers,
     tops: grouping.tops,
+    others: grouping.others,
     terms: grouping.terms,
     slots: grouping.slots,
     levels,
@@ -78,18 +81,22 @@ function* measureBefore(grouping: Grouping): Plan<NonNullable<CountParts["before
 /** The same grouping with the keys that each top N keeps. */
 export function* rankTops(grouping: Grouping): Plan<Grouping> {
   const tops: (readonly Key[] | undefined)[] = [];
+  const others: number[] = [];
   for (const [index, { group }] of grouping.tiers.entries()) {
     if (!group.top) {
       tops.push(undefined);
+      others.push(0);
       continue;
     }
     const by = termsOf([group.top.by ?? grouping.report.measures[0]], grouping.view.catalog);
     const options = { keys: [index], terms: by.terms, counting: grouping.terms };
     const [rows] = yield [aggregate(grouping, options)];
     const ranked = readAggregates(rows, grouping, options);
-    tops.push(rankKeys(ranked, by, grouping.tiers[index], grouping.view).slice(0, group.top.count));
+    const keys = rankKeys(ranked, by, grouping.tiers[index], grouping.view);
+    tops.push(keys.slice(0, group.top.count));
+    others.push(Math.max(keys.length - group.top.count, 0));
   }
-  return { ...grouping, tops };
+  return { ...grouping, tops, others };
 }
 
 /** Every prefix of the tiers, with and without the split, coarse to fine. */
@@ -184,7 +191,8 @@ export function* cutTo(parts: CountParts, drawn: CountReport): Plan<CountParts> 
   const { tiers, view, terms } = parts;
   const finest = parts.levels[parts.levels.length - 1];
   const whole = parts.levels.find(({ keys }) => keys.length === 1 && keys[0] === 0)!;
-  const tops = rankKeys(whole.rows, parts, tiers[0], view).slice(0, top.count);
+  const ranked = rankKeys(whole.rows, parts, tiers[0], view);
+  const tops = ranked.slice(0, top.count);
   const kept = new Set<Key>([...tops, NONE]);
   const rows = finest.rows.map((row) => ({
     ...row,
@@ -195,6 +203,7 @@ export function* cutTo(parts: CountParts, drawn: CountReport): Plan<CountParts> 
     report: drawn,
     tiers: tiers.map((tier, i) => (i === 0 ? { ...tier, group: drawn.by[0] } : tier)),
     tops: tiers.map((_, i) => (i === 0 ? tops : undefined)),
+    others: tiers.map((_, i) => (i === 0 ? Math.max(ranked.length - top.count, 0) : 0)),
     levels: parts.levels.map(({ keys }) => ({ keys, rows: mergeRows(rows, keys, terms) })),
   };
 }

@@ -1,9 +1,9 @@
 "use client";
 import { X } from "lucide-react";
 import type { Dress, Rule } from "@/core/definition";
-import { fittingColor, nameKey, type Figure } from "@/core/figure";
-import { Button, Checkbox, Choice, Field, tell } from "../../kit";
-import { fill } from "../../charts";
+import { fittingColor, nameKey, type Color, type Figure } from "@/core/figure";
+import { Button, Checkbox, Choice, Field } from "../../kit";
+import { Swatch } from "../../charts";
 
 const PALETTE = [
   "c1",
@@ -18,6 +18,9 @@ const PALETTE = [
   "r2",
   "r3",
   "r4",
+  "g1",
+  "g2",
+  "g3",
   "ghost",
   "ink-3",
 ] as const;
@@ -34,6 +37,9 @@ const NAMES: Readonly<Record<string, string>> = {
   r2: "rank 2",
   r3: "rank 3",
   r4: "rank 4",
+  g1: "good",
+  g2: "near",
+  g3: "bad",
   ghost: "ghost",
   "ink-3": "grey",
 };
@@ -57,13 +63,15 @@ export function ColorChoice({
 }) {
   return (
     <span style={{ display: "flex", alignItems: "center", gap: 6 }}>
-      <i style={{ width: 14, height: 14, background: fill(value as "c1"), flex: "none" }} />
+      <Swatch color={value as Color} />
       <Choice
         label={label}
         {...(hideLabel ? { hideLabel } : {})}
         value={value}
         options={[
-          ...(value ? [] : [["", "own"] as const]),
+          ...(value && (PALETTE as readonly string[]).includes(value)
+            ? []
+            : [[value, "own"] as const]),
           ...PALETTE.map((color) => [color, NAMES[color]] as const),
         ]}
         onChange={onChange}
@@ -90,14 +98,10 @@ export function Colours({ dress, onDress, figure }: DressProps) {
           }))
       : []),
   ].slice(0, 30);
-  const propose = () => {
-    const found = heads.flatMap(({ key, label }) => {
-      const color = fittingColor(label);
-      return color ? [[key, color] as const] : [];
-    });
-    if (found.length === 0) return tell("No value here is named after a colour or a health.");
-    onDress({ ...dress, colors: { ...dress.colors, ...Object.fromEntries(found) } });
-  };
+  const fitting = heads.flatMap(({ key, label }) => {
+    const color = fittingColor(label);
+    return color ? [[key, color] as const] : [];
+  });
   return (
     <>
       <Choice
@@ -136,9 +140,17 @@ export function Colours({ dress, onDress, figure }: DressProps) {
           </div>
         ))}
       <div style={{ display: "flex", gap: 6, flexWrap: "wrap" }}>
-        <Button $small $look="line" onPress={propose}>
-          Fit to their names
-        </Button>
+        {fitting.length > 0 && (
+          <Button
+            $small
+            $look="line"
+            onPress={() =>
+              onDress({ ...dress, colors: { ...dress.colors, ...Object.fromEntries(fitting) } })
+            }
+          >
+            Fit to their names
+          </Button>
+        )}
         {Object.keys(dress.colors).length > 0 && (
           <Button $small onPress={() => onDress({ ...dress, colors: {} })}>
             Own colours again

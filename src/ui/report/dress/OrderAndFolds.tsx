@@ -7,7 +7,6 @@ import type { Dress, Group } from "@/core/definition";
 import { keyOfPath, type Figure, type FigureRow } from "@/core/figure";
 import type { Value } from "@/core/filter";
 import { Button, Choice, Field, tell } from "../../kit";
-import { fill } from "../../charts";
 import { sameValue, withAlways } from "../pickers/values";
 import { moved, PartRows } from "./PartRows";
 
@@ -131,7 +130,7 @@ export function OrderAndFolds({ context, report, onReport, dress, onDress, figur
           id: keyOfPath(row.path),
           label: row.label,
           words: row.words,
-          fill: fill(row.color),
+          color: row.color,
           isPickable: isPlain && values(row) !== null,
         }))}
         picked={picked}
@@ -140,6 +139,18 @@ export function OrderAndFolds({ context, report, onReport, dress, onDress, figur
         hasArrows={dress.order === "hand"}
         acts={(i) => isPlain && actsOf(rows[i])}
       />
+      {group.top && isPlain && (
+        <Choice
+          label="The rest"
+          value={dress.rest}
+          options={[
+            ["usual", "a line, if it is the largest"],
+            ["drawn", "drawn as a part"],
+            ["aside", "a line of its own"],
+          ]}
+          onChange={(rest) => onDress({ ...dress, rest })}
+        />
+      )}
       {rows.length > DRAWN && <p className="note">and {rows.length - DRAWN} more</p>}
       {picked.length > 1 && (
         <div className="fold">
@@ -190,7 +201,7 @@ export function OrderAndFolds({ context, report, onReport, dress, onDress, figur
               id: one.key,
               label: one.label,
               words: one.total,
-              fill: fill(one.color),
+              color: one.color,
               isPickable: false,
             }))}
             onPlace={placeSeries}

@@ -3,6 +3,8 @@ import { ArrowDown, ArrowUp, GripVertical } from "lucide-react";
 import type { ReactNode } from "react";
 import { Button as Handle, GridList, GridListItem, useDragAndDrop } from "react-aria-components";
 import styled from "styled-components";
+import type { Color } from "@/core/figure";
+import { Swatch } from "../../charts";
 import { Button, Checkbox } from "../../kit";
 
 const Rows = styled(GridList)`
@@ -43,7 +45,7 @@ export interface PartRow {
   readonly label: string;
   /** Its figure, in words. */
   readonly words: string;
-  readonly fill: string;
+  readonly color: Color;
   readonly isPickable: boolean;
 }
 
@@ -106,7 +108,7 @@ export function PartRows({
           {onPick && row.isPickable && (
             <Checkbox slot="selection" aria-label={`Pick ${row.label}`} />
           )}
-          <i style={{ background: row.fill }} />
+          <Swatch color={row.color} />
           <span className="name">{row.label}</span>
           <span className="n">{row.words}</span>
           <span className="acts">

@@ -39,13 +39,8 @@ export function Bar(room: Room) {
   );
 }
 
-function Steps({
-  drafting,
-  says,
-  state,
-  send,
-}: Pick<Room, "drafting" | "says" | "state" | "send">) {
-  const { undo, redo } = drafting;
+function Steps({ steps, says, state, send }: Pick<Room, "steps" | "says" | "state" | "send">) {
+  const { undo, redo } = steps;
   return (
     <>
       <Button $icon aria-label="Undo" isDisabled={!undo} onPress={() => undo?.()}>

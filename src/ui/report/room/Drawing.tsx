@@ -7,7 +7,7 @@ import { useDayNotes } from "../dress/useDayNotes";
 import { FigureBody, flagsOf } from "../FigurePane";
 import { roomKindOf } from "../kinds";
 import { PlainList } from "./PlainList";
-import type { Room } from "./useReportRoom";
+import { askedAt, type Room } from "./useReportRoom";
 
 const Places = later(() => import("../Places"), "Places");
 const ListFigure = later(() => import("../ListFigure"), "ListFigure");
@@ -30,13 +30,13 @@ interface DrawingProps {
 
 /** The drawing, and what belongs to it: the places of a pivot table, what lies under a trend, the explorer. */
 export function Drawing(room: Room & DrawingProps) {
-  const { figure, report, state, context, draft, dress, drafting, laid } = room;
+  const { figure, report, state, context, draft, dress, drafting, laid, looking } = room;
   const { trend } = figure;
   const isLinked = trend !== null && laid.length > 0;
   const { isRecords, isHistory } = roomKindOf(report);
   return (
     <div className={trend && !state.asTable ? "draw long" : "draw"}>
-      {report.shape === "pivot" && draft.report.kind === "count" && (
+      {report.shape === "pivot" && draft.report.kind === "count" && !looking.report && (
         <Places
           context={context}
           report={draft.report}
@@ -134,13 +134,13 @@ function BelowTrend({ figure, state, context, laid, lay, reports }: Room) {
   );
 }
 
-function Records({ context, report, onChange, dress, drafting, mayChangeItems }: Room) {
+function Records({ context, report, explore, dress, drafting, mayChangeItems }: Room) {
   if (report.kind !== "list") return null;
   return (
     <ListFigure
       context={context}
       report={report}
-      onReport={onChange}
+      onReport={explore}
       dress={dress}
       onDress={drafting.setDress}
       mayChangeItems={mayChangeItems}
@@ -148,7 +148,7 @@ function Records({ context, report, onChange, dress, drafting, mayChangeItems }:
   );
 }
 
-function Explored({ context, figure, state, send, onChange, kept, says, ...room }: Room) {
+function Explored({ context, figure, state, send, explore, kept, ...room }: Room) {
   const { report, answer } = figure.trend!;
   return (
     <Explore
@@ -157,9 +157,9 @@ function Explored({ context, figure, state, send, onChange, kept, says, ...room 
       answer={answer}
       stretch={state.stretch}
       onStretch={(stretch) => send({ kind: "stretch marked", stretch })}
-      onChange={onChange}
+      onChange={explore}
       reportId={kept?.id ?? null}
-      address={`/reports/new?s=${encodeURIComponent(says)}`}
+      address={askedAt(room.looking.report ? room.looking.says : room.says)}
       mayKeep={room.mayBuild}
       laid={room.laid}
       onLaid={room.lay}

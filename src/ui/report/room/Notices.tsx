@@ -5,7 +5,7 @@ import { asDrawn } from "@/core/kinds";
 import { Button, Empty, Notice } from "../../kit";
 import { NothingFound } from "../NothingFound";
 import { unplacedIn } from "./placed";
-import { useTwins, type Room } from "./useReportRoom";
+import { askedAt, useTwins, type Room } from "./useReportRoom";
 
 /** What stands above the title: which figure it is, who asks the same, and what has no place yet. */
 export function Above(room: Room) {
@@ -21,6 +21,7 @@ export function Above(room: Room) {
           </span>
         </p>
       )}
+      <Looked {...room} />
       <Twins {...room} />
       {unplaced.length > 0 && kept && (
         <Notice role="status">
@@ -33,6 +34,22 @@ export function Above(room: Room) {
         </Notice>
       )}
     </>
+  );
+}
+
+/** That a look of one's own is shown, with the way back and the way to keep it. */
+function Looked({ looking, mayKeep, kept }: Room) {
+  if (!looking.report || !kept) return null;
+  return (
+    <Notice role="status" aria-label="Your look">
+      <span>
+        Your look: <q>{looking.says}</q>. The report <b>{kept.name}</b> stays as it is.
+      </span>
+      <Button $small $look="line" onPress={looking.leave}>
+        Back to the report
+      </Button>
+      {mayKeep && <Link href={askedAt(looking.says)}>Keep as a report</Link>}
+    </Notice>
   );
 }
 
@@ -54,7 +71,7 @@ function Twins(room: Room) {
 }
 
 /** What stands between the title and the drawing: why there is none, or why it is not all of it. */
-export function Beneath({ figure: now, report, context, onChange, state }: Room) {
+export function Beneath({ figure: now, report, context, onChange, explore, state }: Room) {
   const { figure, broken, error } = now;
   const ranked = report.kind === "count" ? asDrawn(report) : null;
   return (
@@ -76,7 +93,7 @@ export function Beneath({ figure: now, report, context, onChange, state }: Room)
       {now.choices.length > 0 && (
         <Empty says="Several sprints are running. Which one is meant?">
           {now.choices.map((choice) => (
-            <Button key={choice.label} $look="line" onPress={() => onChange(choice.report)}>
+            <Button key={choice.label} $look="line" onPress={() => explore(choice.report)}>
               {choice.label}
             </Button>
           ))}

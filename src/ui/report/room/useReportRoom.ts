@@ -10,6 +10,7 @@ import { useLaid } from "../explore";
 import { contextOf, type KeptReport, type RoomFacts } from "../facts";
 import { asRead, type Chosen } from "../Readers";
 import { useSaving } from "../Saving";
+import { useLook } from "./look";
 import { withPlaced } from "./placed";
 import { afterEvent, enterRoom, type RoomDialog } from "./roomState";
 import { useFigure, type FirstFigure } from "./useFigure";
@@ -45,10 +46,17 @@ export function useReportRoom({ facts, kept, sentence, ...given }: RoomProps) {
   const { draft, says } = drafting;
   const { dress } = draft;
   const [chosen, choose] = useAddress(CHOSEN);
+  const looking = useLook(context);
+  const looked = looking.report;
   const report = useMemo(
-    () => asRead(draft.report, dress, chosen, context),
-    [draft.report, dress, chosen, context],
+    () => looked ?? asRead(draft.report, dress, chosen, context),
+    [looked, draft.report, dress, chosen, context],
   );
+  const steps = looked ? { undo: looking.undo, redo: null } : drafting;
+  const change = (next: Report) => {
+    looking.leave();
+    drafting.setReport(next);
+  };
   const [state, send] = useReducer(afterEvent, drafting.unread, enterRoom);
   const [about, setAbout] = useState({
     purpose: kept?.purpose ?? "",
@@ -98,7 +106,7 @@ export function useReportRoom({ facts, kept, sentence, ...given }: RoomProps) {
       run: () => send({ kind: "tab pressed", tab: "compare" }),
     },
     { keys: "ctrl+s", says: "save", run: save, whileTyping: true },
-    ...undoKeys(drafting),
+    ...undoKeys(steps),
     { keys: "enter", shown: "Enter on any figure", says: "opens its records" },
     {
       keys: "shift",
@@ -137,9 +145,15 @@ export function useReportRoom({ facts, kept, sentence, ...given }: RoomProps) {
     save,
     place,
     figure,
-    title: dress.title ?? (draft.name || proposedName(says)),
-    link: kept ? `/reports/${kept.id}` : `/reports/new?s=${encodeURIComponent(says)}`,
-    onChange: drafting.setReport,
+    title: looked
+      ? proposedName(looking.says)
+      : (dress.title ?? (draft.name || proposedName(says))),
+    link: kept && !looked ? `/reports/${kept.id}` : askedAt(looked ? looking.says : says),
+    onChange: change,
+    looking,
+    steps,
+    /** A step that explores: a look where a report is saved; one that is being made is changed by it. */
+    explore: kept ? looking.see : change,
     open: useCallback((dialog: RoomDialog) => send({ kind: "dialog opened", dialog }), []),
     download: useCallback(
       (part: OpenedPart | undefined) =>
@@ -148,6 +162,9 @@ export function useReportRoom({ facts, kept, sentence, ...given }: RoomProps) {
     ),
   };
 }
+
+/** The address at which a sentence is asked. */
+export const askedAt = (says: string): string => `/reports/new?s=${encodeURIComponent(says)}`;
 
 export type Room = ReturnType<typeof useReportRoom>;
 
