@@ -165,6 +165,57 @@ test("rows without a key of their own are known by their content and how often i
   });
 });
 
+describe("entries with an identity of their own", () => {
+  const entries = (...lines: string[]) => table(["id,key,person,on,minutes", ...lines].join("\n"));
+  const broughtAgain = async (...lines: string[]) =>
+    (await bring(bundle({ items: ITEMS, moves: MOVES, time_entries: entries(...lines) }))).tables
+      .time_entries;
+  const kept = () =>
+    rows("SELECT own_id, minutes::int FROM time_entries ORDER BY own_id NULLS LAST, minutes");
+
+  test("come again corrected, and are counted once", async () => {
+    await broughtAgain("t1,A1,ines,2026-11-02,30", "t2,A1,ines,2026-11-02,30");
+    expect(await broughtAgain("t1,A1,ines,2026-11-02,45", "t2,A1,ines,2026-11-02,30")).toEqual({
+      read: 2,
+      fresh: 0,
+      changed: 1,
+      same: 1,
+      refused: 0,
+    });
+    expect(await kept()).toEqual([
+      { own_id: "t1", minutes: 45 },
+      { own_id: "t2", minutes: 30 },
+    ]);
+  });
+
+  test("a kept entry that says the same takes the identity; one without stands beside those that have it", async () => {
+    await broughtAgain(",A1,ines,2026-11-02,30", ",A1,ines,2026-11-02,30");
+    await broughtAgain("t1,A1,ines,2026-11-02,30", ",A1,ines,2026-11-02,30");
+    expect(await kept()).toEqual([
+      { own_id: "t1", minutes: 30 },
+      { own_id: null, minutes: 30 },
+    ]);
+    await broughtAgain("t1,A1,ines,2026-11-02,50", ",A1,ines,2026-11-02,30");
+    expect(await kept()).toEqual([
+      { own_id: "t1", minutes: 50 },
+      { own_id: null, minutes: 30 },
+    ]);
+  });
+
+  test("one that stands twice in its file is refused at its place", async () => {
+    const outcome = await bring(
+      bundle({
+        items: ITEMS,
+        moves: MOVES,
+        time_entries: entries("t1,A1,ines,2026-11-02,30", "t1,A1,ines,2026-11-03,30"),
+      }),
+    );
+    expect(outcome.refused).toMatchObject([
+      { table: "time_entries", column: "id", reason: "t1 stands here twice" },
+    ]);
+  });
+});
+
 describe("every fault is refused with its file, line, column and reason, and nothing is lost", () => {
   const faults: [string, RawBundle, string, number, string, RegExp][] = [
     [

@@ -37,7 +37,7 @@ export interface Column {
 
 export interface Table {
   readonly file: string;
-  /** Columns that tell one row from another; none: a row is known by its whole content and how often it occurs. */
+  /** Columns that tell one row from another; none: a row is known by its `id`, or else by its whole content and how often it occurs. */
   readonly key: readonly string[];
   /** What other files name by this file's key. */
   readonly names?: RefType;
@@ -230,6 +230,7 @@ export const TABLES = {
     file: "comments",
     key: [],
     columns: [
+      text("id"),
       mustRef("key", "item"),
       must("at", "instant"),
       ref("by", "person"),
@@ -241,6 +242,7 @@ export const TABLES = {
     file: "time_entries",
     key: [],
     columns: [
+      text("id"),
       ref("key", "item"),
       ref("project", "project"),
       ref("person", "person"),
@@ -254,6 +256,7 @@ export const TABLES = {
     file: "cost_entries",
     key: [],
     columns: [
+      text("id"),
       mustRef("project", "project"),
       must("on", "day"),
       text("category"),
@@ -274,7 +277,12 @@ export const TABLES = {
   billings: {
     file: "billings",
     key: [],
-    columns: [mustRef("project", "project"), must("on", "day"), must("amount", "number")],
+    columns: [
+      text("id"),
+      mustRef("project", "project"),
+      must("on", "day"),
+      must("amount", "number"),
+    ],
   },
   milestones: {
     file: "milestones",

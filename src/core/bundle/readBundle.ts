@@ -170,12 +170,13 @@ class Reader {
       }
       const wrong = this.wrongTogether(id, values);
       if (wrong) return refuse(wrong.column, wrong.reason);
-      if (table.key.length) {
-        const key = JSON.stringify(table.key.map((name) => values[name] ?? null));
+      const keyed = keyOf(table, values);
+      if (keyed.length) {
+        const key = JSON.stringify(keyed.map((name) => values[name] ?? null));
         if (seen.has(key))
           return refuse(
-            table.key[0],
-            `${table.key.map((name) => String(values[name] ?? "")).join(", ")} stands here twice`,
+            keyed[0],
+            `${keyed.map((name) => String(values[name] ?? "")).join(", ")} stands here twice`,
           );
         seen.add(key);
       }
@@ -338,3 +339,7 @@ function wrongSetting(
     ? null
     : { column: "value", reason: `"${text}" does not fit ${setting}` };
 }
+
+/** The columns that tell a row from the others of its file: its key, or the identity that it brings. */
+const keyOf = (table: Table, values: ReadRow["values"]): readonly string[] =>
+  table.key.length ? table.key : values.id == null ? [] : ["id"];

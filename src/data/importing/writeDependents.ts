@@ -1,7 +1,7 @@
 import type { PoolClient } from "pg";
 import type { CellValue, ReadRow, RefType, TableId } from "@/core/bundle";
 import { instantText, type Instant } from "@/core/time";
-import { insertLacking, insertLinks } from "../repositories/dependents";
+import { insertLacking, insertLinks, writeEntries } from "../repositories/dependents";
 import type { Counts } from "../repositories/dictionaries";
 import { notePresence } from "../repositories/histories";
 import type { Identities } from "../repositories/identities";
@@ -24,19 +24,21 @@ export async function writeDependents(
   }));
   counts.links = await insertLinks(client, links);
   const comments = rowsOf("comments", ["key"]).map(({ values }) => ({
+    own_id: values.id ?? null,
     item_id: id("item", values.key),
     at: instantText(values.at as Instant),
     by_id: id("person", values.by),
     internal: values.internal === "yes",
     text: values.text ?? "",
   }));
-  counts.comments = await insertLacking(
+  counts.comments = await writeEntries(
     client,
     "comments",
     ["item_id", "at", "by_id", "internal", "text"],
     comments,
   );
   const entries = rowsOf("time_entries", ["key"]).map(({ values }) => ({
+    own_id: values.id ?? null,
     item_id: id("item", values.key),
     project_id: id("project", values.project),
     person_id: id("person", values.person),
@@ -45,18 +47,19 @@ export async function writeDependents(
     billable: values.billable == null ? null : values.billable === "yes",
     rate: values.rate ?? null,
   }));
-  counts.time_entries = await insertLacking(
+  counts.time_entries = await writeEntries(
     client,
     "time_entries",
     ["item_id", "project_id", "person_id", "worked_on", "minutes", "billable", "rate"],
     entries,
   );
   const project = (values: ReadRow["values"]) => ({ project_id: id("project", values.project) });
-  counts.cost_entries = await insertLacking(
+  counts.cost_entries = await writeEntries(
     client,
     "cost_entries",
     ["project_id", "on", "category", "amount", "note"],
     rowsOf("cost_entries", []).map(({ values }) => ({
+      own_id: values.id ?? null,
       ...project(values),
       on: values.on,
       category: values.category ?? null,
@@ -75,11 +78,12 @@ export async function writeDependents(
       amount: values.amount,
     })),
   );
-  counts.billings = await insertLacking(
+  counts.billings = await writeEntries(
     client,
     "billings",
     ["project_id", "on", "amount"],
     rowsOf("billings", []).map(({ values }) => ({
+      own_id: values.id ?? null,
       ...project(values),
       on: values.on,
       amount: values.amount,

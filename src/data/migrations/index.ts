@@ -4,6 +4,7 @@ import { Migration20261128120000_changes } from "./Migration20261128120000_chang
 import { Migration20261128160000_corrections } from "./Migration20261128160000_corrections";
 import { Migration20261130000000_ties } from "./Migration20261130000000_ties";
 import { Migration20261130120000_ends } from "./Migration20261130120000_ends";
+import { Migration20261201000000_entries } from "./Migration20261201000000_entries";
 
 /** Every migration, oldest first. */
 export const migrations = [
@@ -13,4 +14,5 @@ export const migrations = [
   { name: "Migration20261128160000_corrections", class: Migration20261128160000_corrections },
   { name: "Migration20261130000000_ties", class: Migration20261130000000_ties },
   { name: "Migration20261130120000_ends", class: Migration20261130120000_ends },
+  { name: "Migration20261201000000_entries", class: Migration20261201000000_entries },
 ];
