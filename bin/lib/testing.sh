@@ -54,11 +54,11 @@ open_lane() {
 start_lane() {
   local url=$1 mail=$2 database=$3 folder=$4
   (
-    export GRAND_TALLY_URL="$url" GRAND_TALLY_SMTP="$mail" DATABASE_URL="$database" GRAND_TALLY_DATA="$folder" GRAND_TALLY_END="$LANE_END"
+    export GRAND_TALLY_URL="$url" GRAND_TALLY_SMTP="$mail" DATABASE_URL="$database" GRAND_TALLY_DATA="$folder" GRAND_TALLY_NOW="$LANE_END"
     exec node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "${url##*:}" >"$folder/web.log" 2>&1
   ) & SERVERS+=($!)
   (
-    export GRAND_TALLY_URL="$url" GRAND_TALLY_SMTP="$mail" DATABASE_URL="$database" GRAND_TALLY_DATA="$folder" GRAND_TALLY_END="$LANE_END"
+    export GRAND_TALLY_URL="$url" GRAND_TALLY_SMTP="$mail" DATABASE_URL="$database" GRAND_TALLY_DATA="$folder" GRAND_TALLY_NOW="$LANE_END"
     exec node --import tsx src/worker.ts >"$folder/worker.log" 2>&1
   ) & SERVERS+=($!)
   for _ in $(seq 1 200); do

@@ -12,7 +12,7 @@ import {
 } from "recharts";
 import type { Figure, FigureRow, Mark } from "@/core/figure";
 import { type Drawn, groupAxis, hasSlider, SLIDER, ticksOver } from "./drawing";
-import { Compared, Legend } from "./Legend";
+import { Compared, LegendAround } from "./Legend";
 import type { AxisStretch } from "./axis";
 import { Plot, useAxis, useSlid, type DayFlag } from "./Plot";
 import { type Box, Part, Total } from "./BarPart";
@@ -141,10 +141,7 @@ export function Bars({
   const under = groupAxis(drawn);
   const needsSlant = !lying && !figure.isTime && rows.length > 6;
   return (
-    <>
-      {figure.series.length > 0 && dress.legend === "above" && !dress.legendTable && (
-        <Legend series={figure.series} most={drawn.small ? 6 : 12} />
-      )}
+    <LegendAround series={figure.series} drawn={drawn}>
       {figure.then && figure.series.length === 0 && dress.legend !== "none" && (
         <Compared figure={figure} as="tick" />
       )}
@@ -251,12 +248,12 @@ export function Bars({
           </BarChart>
         </ResponsiveContainer>
       </Ground>
-      {figure.series.length > 0 &&
-        (dress.legend === "below" || dress.legend === "right") &&
-        !dress.legendTable && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
-    </>
+    </LegendAround>
   );
 }
+
+/** How far lying bars spread where their pane is higher than they need. */
+const MOST_STRETCH = 1.5;
 
 /** Columns along time can be pointed at and dragged over; other bars only open. @param lies the height of lying bars, in px */
 function Ground({
@@ -271,9 +268,9 @@ function Ground({
       aria-label={plot.label}
       style={{
         width: "100%",
-        height: lies ?? plot.height,
-        minHeight: lies === null ? 120 : undefined,
-        flex: lies === null ? 1 : "none",
+        minHeight: lies ?? 120,
+        maxHeight: lies === null ? undefined : lies * MOST_STRETCH,
+        flex: 1,
       }}
     >
       {plot.children}

@@ -8,6 +8,7 @@ import type { Forecast } from "@/core/history";
 import type { ShapeId } from "@/core/shapes";
 
 import { isTextured, markId, type Drawn } from "./drawing";
+import { Beside } from "./Legend";
 import { drawing, Pending } from "./lazily";
 import { Guard } from "../kit";
 import type { DayFlag } from "./Plot";
@@ -232,18 +233,5 @@ const Rest = styled.p`
   }
   button[aria-pressed="true"] {
     box-shadow: 0 2.5px 0 var(--brass);
-  }
-`;
-
-const Beside = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 24px;
-  flex: 1;
-  min-height: 0;
-  > div:first-child {
-    display: flex;
-    flex-direction: column;
-    min-width: 0;
   }
 `;

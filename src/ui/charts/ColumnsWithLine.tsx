@@ -22,7 +22,7 @@ import {
   ticksOver,
   tipOf,
 } from "./drawing";
-import { Legend } from "./Legend";
+import { LegendAround } from "./Legend";
 import type { AxisStretch } from "./axis";
 import { Plot, useAxis, type DayFlag } from "./Plot";
 
@@ -139,13 +139,10 @@ export function ColumnsWithLine({
     isBand: true,
   });
   return (
-    <>
-      {drawn.dress.legend !== "none" && (
-        <Legend
-          series={figure.lines ? [...figure.series, ...figure.lines] : figure.series}
-          most={drawn.small ? 4 : 12}
-        />
-      )}
+    <LegendAround
+      series={figure.lines ? [...figure.series, ...figure.lines] : figure.series}
+      drawn={drawn}
+    >
       <Plot
         label={drawn.label}
         axis={axis}
@@ -271,6 +268,6 @@ export function ColumnsWithLine({
           </ComposedChart>
         </ResponsiveContainer>
       </Plot>
-    </>
+    </LegendAround>
   );
 }

@@ -1,11 +1,14 @@
 "use client";
 import styled from "styled-components";
 import type { Figure, Series } from "@/core/figure";
+import type { ReactNode } from "react";
+import type { Drawn } from "./drawing";
 import { Swatch } from "./Swatch";
 
-const List = styled.ul`
+const List = styled.ul<{ $down?: boolean }>`
   display: flex;
-  flex-wrap: wrap;
+  flex-direction: ${(p) => (p.$down ? "column" : "row")};
+  flex-wrap: ${(p) => (p.$down ? "nowrap" : "wrap")};
   gap: 2px 14px;
   font-size: 13px;
   li {
@@ -21,8 +24,16 @@ const List = styled.ul`
 `;
 
 /** The names of the parts of bars, with their counts, above the figure. */
-export const Legend = ({ series, most = 12 }: { series: readonly Series[]; most?: number }) => (
-  <List aria-label="Legend" data-legend>
+export const Legend = ({
+  series,
+  most = 12,
+  down = false,
+}: {
+  series: readonly Series[];
+  most?: number;
+  down?: boolean;
+}) => (
+  <List aria-label="Legend" data-legend $down={down}>
     {series.slice(0, most).map((one) => (
       <li key={one.key}>
         <Swatch color={one.color} />
@@ -48,3 +59,51 @@ export const Compared = ({ figure, as }: { figure: Figure; as: "line" | "tick" }
     </li>
   </List>
 );
+
+/** A drawing beside a legend. */
+export const Beside = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 24px;
+  flex: 1;
+  min-height: 0;
+  > div:first-child {
+    display: flex;
+    flex-direction: column;
+    min-width: 0;
+  }
+`;
+
+/** A drawing with the names of its parts where its builder wants them: above it, at its right, below it, or nowhere. */
+export function LegendAround({
+  series,
+  drawn,
+  isNamed = false,
+  children,
+}: {
+  series: readonly Series[];
+  drawn: Drawn;
+  /** The drawing names its parts itself. */
+  isNamed?: boolean;
+  children: ReactNode;
+}) {
+  const { legend, legendTable } = drawn.dress;
+  const place = drawn.small && legend !== "none" ? "above" : legend;
+  const isOwn = isNamed && (place === "above" || drawn.small);
+  if (series.length === 0 || legendTable || place === "none" || isOwn) return children;
+  const names = <Legend series={series} most={drawn.small ? 6 : 12} down={place === "right"} />;
+  if (place === "right")
+    return (
+      <Beside>
+        <div>{children}</div>
+        {names}
+      </Beside>
+    );
+  return (
+    <>
+      {place === "above" && names}
+      {children}
+      {place === "below" && names}
+    </>
+  );
+}

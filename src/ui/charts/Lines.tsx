@@ -12,7 +12,7 @@ import {
   YAxis,
 } from "recharts";
 import type { Figure, FigureRow, Mark } from "@/core/figure";
-import { Compared, Legend } from "./Legend";
+import { Compared, LegendAround } from "./Legend";
 import {
   DASHES,
   type Drawn,
@@ -144,11 +144,7 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
   const axis = useAxis(slid);
   const slider = hasSlider(rows.length, drawn);
   return (
-    <>
-      {(!hasRoom || dress.legend === "above") &&
-        figure.series.length > 0 &&
-        dress.legend !== "none" &&
-        !drawn.small && <Legend series={figure.series} most={drawn.small ? 6 : 12} />}
+    <LegendAround series={figure.series} drawn={drawn} isNamed={hasRoom}>
       {then && dress.legend !== "none" && <Compared figure={figure} as="line" />}
       <Plot
         label={drawn.label}
@@ -303,7 +299,7 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
           </ComposedChart>
         </ResponsiveContainer>
       </Plot>
-    </>
+    </LegendAround>
   );
 }
 

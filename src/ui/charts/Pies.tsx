@@ -2,7 +2,7 @@
 import styled from "styled-components";
 import type { Figure, FigureRow } from "@/core/figure";
 import { type Drawn, fillOf, markId, opens, tipOf } from "./drawing";
-import { Legend } from "./Legend";
+import { LegendAround } from "./Legend";
 import { ring } from "./Slices";
 
 const Row = styled.ul`
@@ -29,8 +29,7 @@ export function Pies({ figure, drawn }: { figure: Figure; drawn: Drawn }) {
   const most = Math.max(1e-9, ...figure.rows.map((row) => row.value ?? 0));
   const widest = drawn.small ? 58 : 120;
   return (
-    <>
-      <Legend series={figure.series} most={drawn.small ? 6 : 12} />
+    <LegendAround series={figure.series} drawn={drawn}>
       <div
         style={{ overflow: "auto", flex: 1, minHeight: 0 }}
         role="group"
@@ -56,7 +55,7 @@ export function Pies({ figure, drawn }: { figure: Figure; drawn: Drawn }) {
             ))}
         </Row>
       </div>
-    </>
+    </LegendAround>
   );
 }
 

@@ -1,15 +1,20 @@
 "use client";
 import { Pie, PieChart, ResponsiveContainer } from "recharts";
-import styled from "styled-components";
+import styled, { css } from "styled-components";
+import type { Dress } from "@/core/definition";
 import type { Figure, Mark } from "@/core/figure";
 import { type Drawn, fillOf, inkOn, markId, opens, tipOf, writtenWith } from "./drawing";
 import { Swatch } from "./Swatch";
 
-const Side = styled.div<{ $small?: boolean }>`
-  display: grid;
+const BESIDE = css<{ $small?: boolean }>`
   grid-template-columns:
     minmax(${(p) => (p.$small ? 130 : 220)}px, ${(p) => (p.$small ? "1fr" : "300px")})
     minmax(0, ${(p) => (p.$small ? "1.25fr" : "460px")});
+`;
+
+const Side = styled.div<{ $small?: boolean; $place: Dress["legend"] }>`
+  display: grid;
+  ${(p) => (p.$place === "below" || p.$place === "none" ? "" : BESIDE)}
   gap: ${(p) => (p.$small ? 10 : 36)}px;
   align-items: center;
   flex: 1;
@@ -90,11 +95,13 @@ export function Slices({
   // Each sector carries its own mark: those of an older answer never meet a new one.
   const data = rows.map((mark) => ({ mark, value: mark.value }));
   const hasShares = rows.some((row) => row.percent !== null);
+  // Their table is their legend: it stands where that is wanted.
+  const place = drawn.small && drawn.dress.legend === "below" ? "right" : drawn.dress.legend;
   // Further measures stand in the table: a slice shows one.
   const further = drawn.small ? [] : figure.measures.slice(1);
   const shown = drawn.small ? figure.rows.slice(0, 7) : figure.rows;
   return (
-    <Side $small={drawn.small}>
+    <Side $small={drawn.small} $place={place}>
       <div
         role="group"
         aria-label={drawn.label}
@@ -140,7 +147,7 @@ export function Slices({
           </div>
         )}
       </div>
-      <div style={{ overflow: "hidden", maxHeight: "100%" }}>
+      <div style={{ overflow: "hidden", maxHeight: "100%" }} hidden={place === "none"}>
         <table>
           <caption
             style={{
@@ -200,7 +207,7 @@ export function Slices({
                 <td />
               </tr>
             )}
-            {!drawn.small && (
+            {!drawn.small && drawn.dress.legendTotal && (
               <tr className="all">
                 <td>All</td>
                 <td className="r n">{figure.total.words}</td>

@@ -163,9 +163,23 @@ export function proposedName(says: string): string {
     .replace(new RegExp(` as (${shapeWords})$`), "")
     .replace(/ always (?:not set|"[^"]*"|[^\s,]+)(?:, (?:not set|"[^"]*"|[^\s,]+))*/g, "")
     .replace(
-      /^count (?!and )(.+?) where status is open( and)?/,
+      /^count (?!and |where )([^,]+?) where status is open( and)?/,
       (_all, what: string, and?: string) => `open ${what}${and ? " where" : ""}`,
     )
+    .replace(
+      /^(.+), of (.+)$/,
+      (_all, measures: string, of: string) => `${of}: ${measures.replaceAll("count where ", "")}`,
+    )
     .replace(/^count (?!and )|^list /, "");
-  return (words.charAt(0).toUpperCase() + words.slice(1)).slice(0, 120);
+  return endingAtWord(words.charAt(0).toUpperCase() + words.slice(1));
+}
+
+const MOST_LETTERS = 120;
+
+/** A name that is too long ends at a word, and shows that it does. */
+function endingAtWord(words: string): string {
+  if (words.length <= MOST_LETTERS) return words;
+  const cut = words.slice(0, MOST_LETTERS - 1);
+  const end = cut.lastIndexOf(" ");
+  return `${end > MOST_LETTERS / 2 ? cut.slice(0, end) : cut}…`;
 }

@@ -1,13 +1,26 @@
 "use client";
 import styled, { css } from "styled-components";
 
-/** The size of the sentence by its length: two lines, three, more. */
+/** Sizes of the sentence and heights of its lines in px, by how many letters it has at most: it steps down, and then wraps. */
+const STEPS = [
+  [115, 39, 50],
+  [190, 33, 43],
+  [270, 28, 37],
+  [380, 22, 30],
+  [Infinity, 18, 26],
+] as const;
+const stepOf = (length: number): readonly [number, number] => {
+  const [, size, line] = STEPS.find(([most]) => length <= most)!;
+  return [size, line];
+};
+
+/** The size of the sentence by its length. */
 export const sayStyle = css<{ $length: number }>`
   font-family: var(--serif);
   font-weight: 470;
   letter-spacing: -0.012em;
-  font-size: ${(p) => (p.$length > 190 ? 28 : p.$length > 115 ? 33 : 39)}px;
-  line-height: ${(p) => (p.$length > 190 ? 37 : p.$length > 115 ? 43 : 50)}px;
+  font-size: ${(p) => stepOf(p.$length)[0]}px;
+  line-height: ${(p) => stepOf(p.$length)[1]}px;
   @media (max-width: 700px) {
     font-size: 26px;
     line-height: 36px;
@@ -22,7 +35,8 @@ export const Say = styled.h1<{ $length: number }>`
     letter-spacing: -0.005em;
   }
   .pair {
-    white-space: nowrap;
+    display: inline-block;
+    max-width: 100%;
   }
   .part {
     display: inline-block;
