@@ -5,14 +5,14 @@ import {
   checkReport,
   deskOf,
   findPrintJob,
-  sightOf,
-  newSession,
-  systemClock,
   localDay,
   longDayText,
+  newSession,
+  roomFacts,
+  sightOf,
+  systemClock,
 } from "@/server/web";
 import type { PrintFacts } from "@/ui/print";
-import { roomFacts } from "./room";
 
 /** Rows of a list on paper: a hundred pages. */
 const MOST_ROWS = 3000;

@@ -1,5 +1,5 @@
 import { ReportSchema } from "@/core/kinds/schemas";
-import { DressSchema, SortSchema } from "@/core/definition/schemas";
+import { DressSchema, SortSchema, SubjectSchema } from "@/core/definition/schemas";
 import {
   type Report,
   type BurndownReport,
@@ -9,6 +9,7 @@ import {
   type ShownForecast,
 } from "@/core/kinds";
 import { WORK_UNITS, type Dress } from "@/core/definition";
+import type { SubjectId } from "@/core/catalog";
 import { type Value } from "@/core/filter";
 import type { AccountLine, Cause } from "@/core/history";
 import { act } from "./act";
@@ -68,8 +69,31 @@ export const QuickLookAsk = z.object({
 
 export const ForecastAsk = z.object({ definition: ReportSchema });
 
+/** A condition from outside a report: of a filter of the dashboard, or of a beam. */
+export const NarrowingAsk = z.object({
+  id: z.string().max(80),
+  subject: SubjectSchema.shape.id,
+  /** The condition in words. */
+  says: z.string().max(4000),
+});
+export type NarrowingText = z.infer<typeof NarrowingAsk>;
+
 /** `stood`: as it stood at the end of a day, where the report says no day of its own. */
-export const TileAsk = z.object({ report: z.int(), stood: z.iso.date().optional() });
+export const TileAsk = z.object({
+  report: z.int(),
+  stood: z.iso.date().optional(),
+  narrowed: z.array(NarrowingAsk).max(60).default([]),
+});
+
+/** What a part of a figure says of its records. */
+export const BeamAsk = z.object({ definition: ReportSchema, opened: Opened });
+
+/** A beam: the condition of a part in words, and for a point of a level the day as of which. */
+export interface ShownBeam {
+  readonly subject: SubjectId;
+  readonly says: string | null;
+  readonly stood: string | null;
+}
 
 export const SprintAsk = z.object({
   sprint: z.int(),
@@ -168,6 +192,8 @@ export const figureActs = {
   forecast: act(ForecastAsk).answers<ShownForecast>(),
   sprint: act(SprintAsk).answers<ShownSprint>(),
   tile: act(TileAsk).answers<ShownTile>(),
+  /** What a part says, for other tiles; null for a part that no condition tells. */
+  beam: act(BeamAsk).answers<ShownBeam | null>(),
 };
 
 /** A saved report answered for a tile. */
@@ -176,4 +202,8 @@ export interface ShownTile {
   readonly definition: Report;
   readonly dress: Dress;
   readonly shown: Shown;
+  /** Which of the conditions from outside it obeys. */
+  readonly heard: readonly string[];
+  /** Those that do not read any more, each with the reason. */
+  readonly dropped: readonly { readonly id: string; readonly why: string }[];
 }

@@ -95,6 +95,8 @@ export interface ReportLine {
   /** Further words by which people look for such a report. */
   readonly sought: string;
   readonly shape: ShapeId | null;
+  /** Conditions from outside, such as filters of a dashboard, can narrow it. */
+  readonly takesConditions: boolean;
   readonly owner: string;
   readonly mine: boolean;
   /** Of somebody in one of the viewer's teams, or shared with one. */

@@ -1,3 +1,5 @@
+import type { CatalogData, ViewerWords } from "@/core/catalog";
+import type { Instant, WorkCalendar } from "@/core/time";
 import { act } from "./act";
 import { NothingAsk, IdAsk } from "./shared";
 
@@ -73,7 +75,22 @@ export interface Brand {
   readonly picture: string;
 }
 
+/** What the report room needs to read sentences by itself; plain data from the server. */
+export interface RoomFacts {
+  readonly data: CatalogData;
+  readonly calendar: Omit<WorkCalendar, "holidays"> & { readonly holidays: readonly string[] };
+  readonly now: Instant;
+  readonly viewer: ViewerWords;
+  readonly mayBuild: boolean;
+  /** Reports of one's own may be kept. */
+  readonly mayKeep: boolean;
+  /** Somebody of a client reads items and changes none. */
+  readonly mayChangeItems: boolean;
+}
+
 export const workspaceActs = {
+  /** What a room needs to read sentences by itself. */
+  facts: act(NothingAsk).answers<RoomFacts>(),
   find: act(FindAsk).answers<Found[]>(),
   brand: act(NothingAsk).answers<Brand>(),
   setBrand: act(BrandAsk).answers<true>(),

@@ -29,6 +29,7 @@ export {
   type WorkspaceRow,
 } from "./repositories/names";
 export * from "./repositories/accounts";
+export * from "./repositories/boardViews";
 export * from "./repositories/dashboards";
 export * from "./repositories/drafts";
 export * from "./repositories/filters";

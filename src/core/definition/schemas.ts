@@ -11,4 +11,11 @@ export {
   workBase,
 } from "./report.schema";
 export { ColorSchema, DressSchema, RuleSchema, ZoneSchema } from "./dress.schema";
-export { DashboardSchema, TileSchema } from "./dashboard.schema";
+export {
+  BoardFilterSchema,
+  DashboardSchema,
+  DeckSchema,
+  ReportTileSchema,
+  TextTileSchema,
+  TileSchema,
+} from "./dashboard.schema";

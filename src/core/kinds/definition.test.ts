@@ -121,6 +121,8 @@ describe("dashboards", () => {
       name: "Morning",
       purpose: "",
       tiles: [],
+      decks: [],
+      filters: [],
     });
     expect(DashboardSchema.safeParse({ name: "  ", tiles: [] }).success).toBe(false);
   });

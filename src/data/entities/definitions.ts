@@ -1,6 +1,6 @@
 import { defineEntity, p } from "@mikro-orm/core";
 import type { Subject } from "@/core/catalog";
-import type { Dress, PlainMeasure, Tile } from "@/core/definition";
+import type { BoardFilter, Deck, Dress, PlainMeasure, Tile } from "@/core/definition";
 import type { Condition } from "@/core/filter";
 import type { Report } from "@/core/kinds";
 import { filled, keptProperties } from "./base";
@@ -30,6 +30,20 @@ export const DashboardEntity = defineEntity({
     updatedBy: p.manyToOne(Person),
     category: p.text().default(""),
     tiles: p.json<Tile[]>(),
+    decks: p.json<Deck[]>(),
+    filters: p.json<BoardFilter[]>(),
+  },
+});
+/** How one viewer left a dashboard: what they chose of its filters, when they last saw it, and when the time before. */
+export const BoardView = defineEntity({
+  name: "BoardView",
+  tableName: "board_views",
+  properties: {
+    person: p.manyToOne(Person).primary(),
+    dashboardId: p.integer().primary(),
+    chosen: p.json<Record<string, string | null>>(),
+    seenAt: p.datetime(),
+    beforeAt: p.datetime().nullable(),
   },
 });
 export const SavedFilterEntity = defineEntity({

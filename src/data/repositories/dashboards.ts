@@ -1,5 +1,5 @@
 import type { DashboardLine } from "@/contract/dashboards";
-import type { Tile } from "@/core/definition";
+import type { BoardFilter, Deck, Tile } from "@/core/definition";
 
 import { withConnection, type EntityManager } from "../database";
 import { DashboardEntity } from "../entities";
@@ -16,12 +16,14 @@ export interface DashboardRow {
   readonly ownerId: number;
   readonly owner: string;
   readonly tiles: unknown;
+  readonly decks: unknown;
+  readonly filters: unknown;
   readonly pinned: boolean;
   readonly mayChange: boolean;
 }
 
 const FROM = `FROM dashboards d JOIN people p ON p.id = d.owner_id WHERE d.deleted_at IS NULL AND ${readable("d", "dashboard")}`;
-const COLUMNS = `d.id, d.version, d.name, d.purpose, d.owner_id AS "ownerId", p.name AS owner, d.tiles, ${pinned("d", "dashboard")} AS pinned, ${writable("d", "dashboard")} AS "mayChange"`;
+const COLUMNS = `d.id, d.version, d.name, d.purpose, d.owner_id AS "ownerId", p.name AS owner, d.tiles, d.decks, d.filters, ${pinned("d", "dashboard")} AS pinned, ${writable("d", "dashboard")} AS "mayChange"`;
 
 export async function readableDashboards(
   em: EntityManager,
@@ -82,7 +84,12 @@ export const putDashboard = (
   em: EntityManager,
   viewer: Viewer,
   given: ToSave,
-  body: { readonly purpose: string; readonly tiles: Tile[] },
+  body: {
+    readonly purpose: string;
+    readonly tiles: Tile[];
+    readonly decks: Deck[];
+    readonly filters: BoardFilter[];
+  },
 ): Promise<Saved> =>
   saveKept(
     em,

@@ -1,3 +1,4 @@
+import { roomFacts } from "../viewer/facts";
 import { find } from "../library/find";
 import { askToSee } from "../accounts/askToSee";
 import { brandOf, setBrand } from "../accounts/brand";
@@ -10,6 +11,7 @@ import type { ActsOf } from "./act";
 
 export const workspaceActs: ActsOf<typeof contracts> = {
   find: { run: ({ em, desk }, { words }) => find(em, desk, words) },
+  facts: { run: async ({ desk }) => roomFacts(desk) },
   brand: { run: ({ em }) => brandOf(em) },
   setBrand: {
     changes: true,

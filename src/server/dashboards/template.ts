@@ -3,7 +3,7 @@ import { sentencePieces } from "@/core/kinds";
 import type { Piece } from "@/core/sentence";
 import { fine, refused, type Result } from "@/core/base";
 import type { EntityManager } from "@/data";
-import { BOARDS, tilesOf } from "../library/readyBoards";
+import { BOARDS, partsOf, reportsOn } from "../library/readyBoards";
 import { general, readyMade } from "../library/readyMade";
 import { listReports, saveReport } from "../library/reports";
 import type { Desk } from "../viewer/viewpoint";
@@ -11,7 +11,11 @@ import { saveDashboard } from "./dashboards";
 
 /** What a new dashboard can begin with. */
 export const boardTemplates = (): BoardTemplate[] =>
-  BOARDS.map(({ name, purpose, tiles }) => ({ name, purpose, tiles: tiles.length }));
+  BOARDS.map((board) => ({
+    name: board.name,
+    purpose: board.purpose,
+    tiles: reportsOn(board).length,
+  }));
 
 const wordsOf = (pieces: readonly Piece[]): string => pieces.map((piece) => piece.text).join(" ");
 
@@ -30,7 +34,7 @@ export async function makeBoard(
   const ids = new Map<string, number>();
   const known = board ? await listReports(em, viewer, view.catalog) : [];
   for (const ready of board ? readyMade(view) : []) {
-    const isUsed = board!.tiles.some(([tile]) => [tile, general(tile)].includes(ready.name));
+    const isUsed = reportsOn(board!).some((tile) => [tile, general(tile)].includes(ready.name));
     if (!isUsed) continue;
     const says = wordsOf(sentencePieces(ready.report, view.catalog));
     const twin = known.find((line) => line.name === ready.name && wordsOf(line.pieces) === says);
@@ -42,11 +46,13 @@ export async function makeBoard(
       ids.set(ready.name, saved.value.id);
     }
   }
-  const tiles = board ? tilesOf(board, (tile) => ids.get(tile) ?? ids.get(general(tile))) : [];
+  const parts = board
+    ? partsOf(board, (tile) => ids.get(tile) ?? ids.get(general(tile)))
+    : { tiles: [] };
   const saved = await saveDashboard(em, viewer, {
     name,
     purpose: purpose || (board?.purpose ?? ""),
-    tiles,
+    ...parts,
   });
   return saved.ok ? fine(saved.value) : saved;
 }

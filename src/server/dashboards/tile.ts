@@ -1,38 +1,99 @@
-import type { ShownTile } from "@/contract/figures";
-import type { Tile } from "@/core/definition";
+import type { NarrowingText, OpenedPart, ShownBeam, ShownTile } from "@/contract/figures";
+import { isReportTile, type Tile } from "@/core/definition";
+import { narrowed, partCondition, type Narrowing, type Report } from "@/core/kinds";
+import { conditionText, parseConditionText } from "@/core/sentence";
 import type { EntityManager } from "@/data";
 import { loadReport } from "../library/reports";
 import { nothingHere } from "../refused";
 import { checked } from "../reports/checked";
+import { viewOf } from "../reports/answerReport";
 import { askFigure } from "../reports/room";
 import type { Desk } from "../viewer/viewpoint";
 
-/** What a tile shows: a saved report as it is now, or as it stood. @throws Refused for a report that is not there */
+export interface TileAsked {
+  readonly report: number;
+  readonly stood?: string | undefined;
+  readonly narrowed?: readonly NarrowingText[];
+}
+
+/**
+ * What a tile shows: a saved report as it is now, or as it stood, narrowed by conditions from outside that it has fields for.
+ * @throws Refused for a report that is not there
+ */
 export async function answerTile(
   em: EntityManager,
   desk: Desk,
-  report: number,
-  stood?: string,
+  { report, stood, narrowed: texts = [] }: TileAsked,
 ): Promise<ShownTile> {
   const kept = await loadReport(em, desk.viewer, report);
   if (!kept) throw nothingHere();
-  const definition =
-    stood && !kept.definition.stood ? { ...kept.definition, stood } : kept.definition;
-  const shown = await askFigure(em, desk, checked(definition, desk), kept.dress);
-  return { name: kept.name, definition, dress: kept.dress, shown };
+  const asked = stood && !kept.definition.stood ? { ...kept.definition, stood } : kept.definition;
+  const { read, dropped } = readNarrowings(texts, desk);
+  const narrow = narrowed(asked, read, desk.view.catalog);
+  const definition = checked(narrow.report, desk);
+  const shown = await askFigure(em, desk, definition, kept.dress);
+  return {
+    name: kept.name,
+    definition,
+    dress: kept.dress,
+    shown,
+    heard: read.filter((_, i) => narrow.heard[i]).map(({ id }) => id),
+    dropped,
+  };
+}
+
+/** Conditions in words as they are meant; what does not read any more is left out, with the reason. */
+function readNarrowings(texts: readonly NarrowingText[], { view }: Desk) {
+  const read: (Narrowing & { readonly id: string })[] = [];
+  const dropped: { id: string; why: string }[] = [];
+  for (const { id, subject, says } of texts) {
+    const condition = parseConditionText(says, subject, view);
+    if (condition.ok) read.push({ id, subject, where: condition.value });
+    else dropped.push({ id, why: condition.problems[0].message });
+  }
+  return { read, dropped };
+}
+
+/** What a part of a figure says of the records in it, in words; null where no condition tells it. */
+export function beamOf(report: Report, opened: OpenedPart, desk: Desk): ShownBeam | null {
+  const view = viewOf(report, desk.view);
+  const context = { ...desk.view, now: view.asked ?? view.now };
+  const { path, split } = opened;
+  const part = partCondition(report, { path, ...(split === undefined ? {} : { split }) }, context);
+  if (!part) return null;
+  const subject = report.subject.id;
+  return {
+    subject,
+    says: part.where ? conditionText(part.where, desk.view.catalog, subject) : null,
+    stood: part.stood ?? null,
+  };
 }
 
 /** As many as are seen first; they are answered at once, each on a connection of its own. */
 const SEEN_FIRST = 6;
+
+/** The answer of a tile that was begun with its page, and what it was narrowed by, as JSON. */
+export interface BegunTile {
+  readonly narrowed: string;
+  readonly answer: Promise<ShownTile | null>;
+}
 
 /** The answers of the tiles that are seen first, begun while the page is written; null where one has to be asked again. */
 export function beginTiles(
   em: EntityManager,
   desk: Desk,
   tiles: readonly Tile[],
-): Readonly<Record<number, Promise<ShownTile | null>>> {
-  const first = [...tiles].sort((a, b) => a.y - b.y || a.x - b.x).slice(0, SEEN_FIRST);
+  narrowingsOf: (tile: Tile) => readonly NarrowingText[],
+): Readonly<Record<string, BegunTile>> {
+  const first = tiles
+    .filter(isReportTile)
+    .sort((a, b) => a.y - b.y || a.x - b.x)
+    .slice(0, SEEN_FIRST);
   return Object.fromEntries(
-    first.map(({ report }) => [report, answerTile(em, desk, report).catch(() => null)]),
+    first.map((tile) => {
+      const narrowed = narrowingsOf(tile);
+      const answer = answerTile(em, desk, { report: tile.report, narrowed }).catch(() => null);
+      return [tile.id, { narrowed: JSON.stringify(narrowed), answer }];
+    }),
   );
 }

@@ -1,4 +1,13 @@
-import { DashboardSchema, DressSchema, TileSchema } from "@/core/definition/schemas";
+import {
+  BoardFilterSchema,
+  DashboardSchema,
+  DeckSchema,
+  DressSchema,
+  ReportTileSchema,
+  TextTileSchema,
+} from "@/core/definition/schemas";
+import { isReportTile, type BoardFilter } from "@/core/definition";
+import { parseConditionText } from "@/core/sentence";
 import { parseSentence, printReport } from "@/core/kinds";
 import { z } from "zod";
 import { fine, refused, type Problem, type Result } from "@/core/base";
@@ -48,11 +57,23 @@ export const DefinitionFile = z.discriminatedUnion("kind", [
       reports: z.array(Report).max(60),
       tiles: z
         .array(
-          TileSchema.omit({ report: true, by: true }).extend({
-            report: z.int().min(0).describe("the place of its report among `reports`, from 0"),
-          }),
+          z.union([
+            ReportTileSchema.omit({ report: true, by: true }).extend({
+              report: z.int().min(0).describe("the place of its report among `reports`, from 0"),
+            }),
+            TextTileSchema,
+          ]),
         )
         .max(60),
+      decks: z.array(DeckSchema).max(20).optional(),
+      filters: z
+        .array(
+          BoardFilterSchema.omit({ begins: true }).extend({
+            begins: z.string().max(4000).optional().describe("a condition of the sentence"),
+          }),
+        )
+        .max(20)
+        .optional(),
     }),
   }),
 ]);
@@ -110,9 +131,9 @@ export async function writeDefinition(
       },
     };
   }
-  const board = await loadDashboard(em, desk.viewer, id);
+  const board = await loadDashboard(em, desk.viewer, id, desk.view);
   if (!board) return null;
-  const ids = [...new Set(board.tiles.map((tile) => tile.report))];
+  const ids = [...new Set(board.tiles.filter(isReportTile).map((tile) => tile.report))];
   const reports = await Promise.all(ids.map(reportOf));
   const known = ids.filter((_, i) => reports[i]);
   return {
@@ -125,8 +146,17 @@ export async function writeDefinition(
         purpose: board.purpose,
         reports: reports.filter((report) => report !== null),
         tiles: board.tiles
-          .filter((tile) => known.includes(tile.report))
-          .map(({ by: _by, ...tile }) => ({ ...tile, report: known.indexOf(tile.report) })),
+          .filter((tile) => !isReportTile(tile) || known.includes(tile.report))
+          .map((tile) => {
+            if (!isReportTile(tile)) return tile;
+            const { by: _by, ...rest } = tile;
+            return { ...rest, report: known.indexOf(tile.report) };
+          }),
+        decks: [...board.decks],
+        filters: board.filters.map(({ says, begins: _begins, ...filter }) => ({
+          ...filter,
+          ...(says === null ? {} : { begins: says }),
+        })),
       },
     },
   };
@@ -195,17 +225,20 @@ export async function bringDefinition(
       ),
     );
   if (file.kind === "dashboard") {
-    const wrong = file.dashboard.tiles.findIndex((tile) => tile.report >= reports.length);
+    const wrong = file.dashboard.tiles.findIndex(
+      (tile) => isReportTile(tile) && tile.report >= reports.length,
+    );
     if (wrong >= 0)
       return refused({
         code: "file.part",
         path: `dashboard.tiles.${wrong}.report`,
-        message: `dashboard.tiles.${wrong}.report: there is no report ${file.dashboard.tiles[wrong].report} in this file`,
+        message: `dashboard.tiles.${wrong}.report: there is no such report in this file`,
       });
     const shape = DashboardSchema.safeParse({
       name: file.dashboard.name,
       purpose: file.dashboard.purpose,
       tiles: file.dashboard.tiles,
+      decks: file.dashboard.decks ?? [],
     });
     if (!shape.success)
       return refused({
@@ -228,14 +261,37 @@ export async function bringDefinition(
     ids.push(saved.value.id);
   }
   if (file.kind === "report") return fine({ kind: file.kind, id: ids[0], name: file.report.name });
+  const filters = readFilters(file.dashboard.filters ?? [], desk);
+  if (!filters.ok) return filters;
   const board = await saveDashboard(em, desk.viewer, {
     name: file.dashboard.name,
     purpose: file.dashboard.purpose,
-    tiles: file.dashboard.tiles.map((tile) => ({ ...tile, report: ids[tile.report] })),
+    tiles: file.dashboard.tiles.map((tile) =>
+      isReportTile(tile) ? { ...tile, report: ids[tile.report] } : tile,
+    ),
+    decks: file.dashboard.decks ?? [],
+    filters: filters.value,
   });
   return board.ok
     ? fine({ kind: file.kind, id: board.value.id, name: file.dashboard.name })
     : board;
+}
+
+type FileFilter = NonNullable<
+  Extract<DefinitionFile, { kind: "dashboard" }>["dashboard"]["filters"]
+>[number];
+
+/** The filters of a dashboard with what they begin with as conditions. */
+function readFilters(filters: readonly FileFilter[], { view }: Desk): Result<BoardFilter[]> {
+  const read: BoardFilter[] = [];
+  for (const [i, { begins, ...filter }] of filters.entries()) {
+    const condition =
+      begins === undefined ? null : parseConditionText(begins, filter.subject, view);
+    if (condition && !condition.ok)
+      return refused(atPath(condition.problems[0], `dashboard.filters.${i}.begins`));
+    read.push({ ...filter, ...(condition ? { begins: condition.value } : {}) });
+  }
+  return fine(read);
 }
 
 const atPath = (problem: Problem, path: string): Problem => ({

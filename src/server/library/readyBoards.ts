@@ -1,70 +1,165 @@
-import type { Tile } from "@/core/definition";
+import type { BoardFilter, Deck, Tile } from "@/core/definition";
 
-/** A dashboard to begin with: names of ready-made reports with their places, [x, y, w, h] on twelve columns. */
+/** Names of ready-made reports with their places, [x, y, w, h] on twelve columns. */
+type ReadyTile = readonly [string, number, number, number, number];
+
+/** A dashboard to begin with: its decks with their tiles, and the fields that it can be narrowed by. */
 export interface ReadyBoard {
   readonly name: string;
   readonly purpose: string;
-  readonly tiles: readonly (readonly [string, number, number, number, number])[];
+  readonly decks: readonly {
+    readonly title: string;
+    readonly note: string;
+    readonly tiles: readonly ReadyTile[];
+  }[];
+  readonly filters: readonly BoardFilter[];
 }
+
+const filter = (field: string, more: Partial<BoardFilter> = {}): BoardFilter => ({
+  id: field,
+  subject: "items",
+  field: [field],
+  ...more,
+});
+const TEAM = filter("team");
+const SERVICE = filter("service", { dependsOn: "team" });
+const PERSON = filter("assignee", { dependsOn: "team" });
+const PRIORITY = filter("priority");
+const CREATED = filter("created");
 
 export const BOARDS: readonly ReadyBoard[] = [
   {
     name: "Desk morning",
     purpose: "What is open, who has it, and what came in?",
-    tiles: [
-      ["Open faults by priority", 0, 0, 5, 6],
-      ["Open faults", 5, 0, 2, 3],
-      ["Finished this month", 5, 3, 2, 3],
-      ["Promises kept", 7, 0, 5, 6],
-      ["Open faults, week by week", 0, 6, 6, 6],
-      ["What came and went", 6, 6, 6, 6],
-      ["Faults by service", 0, 12, 5, 6],
-      ["Who carries what", 5, 12, 7, 6],
-      ["Oldest open faults", 0, 18, 12, 6],
+    filters: [TEAM, PERSON, SERVICE, CREATED],
+    decks: [
+      {
+        title: "Right now",
+        note: "open and answered this morning",
+        tiles: [
+          ["Open faults by priority", 0, 0, 5, 6],
+          ["Open faults", 5, 0, 2, 3],
+          ["Finished this month", 5, 3, 2, 3],
+          ["Promises kept", 7, 0, 5, 6],
+        ],
+      },
+      {
+        title: "The long view",
+        note: "how it came to this",
+        tiles: [
+          ["Open faults, week by week", 0, 0, 6, 6],
+          ["What came and went", 6, 0, 6, 6],
+        ],
+      },
+      {
+        title: "Where and who",
+        note: "which service, which hands",
+        tiles: [
+          ["Faults by service", 0, 0, 5, 6],
+          ["Who carries what", 5, 0, 7, 6],
+          ["Oldest open faults", 0, 6, 12, 6],
+        ],
+      },
     ],
   },
   {
     name: "Sprint",
     purpose: "Will the running sprint make it?",
-    tiles: [
-      ["Burndown of the running sprint", 0, 0, 8, 7],
-      ["Velocity of my team", 8, 0, 4, 7],
-      ["Where the sprint stands", 0, 7, 5, 6],
-      ["Still open in the sprint", 5, 7, 7, 6],
+    filters: [PERSON, PRIORITY],
+    decks: [
+      {
+        title: "The running sprint",
+        note: "what is left, and how fast it goes",
+        tiles: [
+          ["Burndown of the running sprint", 0, 0, 8, 7],
+          ["Velocity of my team", 8, 0, 4, 7],
+        ],
+      },
+      {
+        title: "What is in it",
+        note: "where it stands",
+        tiles: [
+          ["Where the sprint stands", 0, 0, 5, 6],
+          ["Still open in the sprint", 5, 0, 7, 6],
+        ],
+      },
     ],
   },
   {
     name: "Service review",
     purpose: "How did it go over the months?",
-    tiles: [
-      ["Open faults over 18 months, by priority", 0, 0, 7, 7],
-      ["Lead time over time", 7, 0, 5, 7],
-      ["Finished each month, by kind", 0, 7, 6, 6],
-      ["Arrivals and departures of P1 and P2", 6, 7, 6, 6],
-      ["Days to finish, by team", 0, 13, 6, 6],
-      ["How long finished faults took", 6, 13, 6, 6],
+    filters: [SERVICE, TEAM, PRIORITY],
+    decks: [
+      {
+        title: "How much there is",
+        note: "and how long it takes",
+        tiles: [
+          ["Open faults over 18 months, by priority", 0, 0, 7, 7],
+          ["Lead time over time", 7, 0, 5, 7],
+        ],
+      },
+      {
+        title: "What came and went",
+        note: "month by month",
+        tiles: [
+          ["Finished each month, by kind", 0, 0, 6, 6],
+          ["Arrivals and departures of P1 and P2", 6, 0, 6, 6],
+          ["Days to finish, by team", 0, 6, 6, 6],
+          ["How long finished faults took", 6, 6, 6, 6],
+        ],
+      },
     ],
   },
   {
     name: "Promises",
     purpose: "What was promised, and is it kept?",
-    tiles: [
-      ["Promises kept", 0, 0, 4, 6],
-      ["Promises kept each month", 4, 0, 8, 6],
-      ["Promises kept, by team", 0, 6, 6, 6],
-      ["SLA over time", 6, 6, 6, 6],
-      ["About to be missed", 0, 12, 6, 7],
-      ["Missed and still open", 6, 12, 6, 7],
+    filters: [TEAM, SERVICE, PRIORITY],
+    decks: [
+      {
+        title: "Kept",
+        note: "of all that was promised",
+        tiles: [
+          ["Promises kept", 0, 0, 4, 6],
+          ["Promises kept each month", 4, 0, 8, 6],
+          ["Promises kept, by team", 0, 6, 6, 6],
+          ["SLA over time", 6, 6, 6, 6],
+        ],
+      },
+      {
+        title: "To look at",
+        note: "late, or nearly",
+        tiles: [
+          ["About to be missed", 0, 0, 6, 7],
+          ["Missed and still open", 6, 0, 6, 7],
+        ],
+      },
     ],
   },
 ];
 
-/** The tiles of a ready-made dashboard; reports that this workspace has none of are left out. */
-export const tilesOf = (
-  { tiles }: ReadyBoard,
+/** The names of all reports on a ready-made dashboard. */
+export const reportsOn = ({ decks }: ReadyBoard): string[] =>
+  decks.flatMap(({ tiles }) => tiles.map(([name]) => name));
+
+/** What a ready-made dashboard is made of; reports that this workspace has none of are left out, and decks without tiles. */
+export function partsOf(
+  { decks, filters }: ReadyBoard,
   find: (name: string) => number | undefined,
-): Tile[] =>
-  tiles.flatMap(([name, x, y, w, h], i) => {
-    const report = find(name);
-    return report === undefined ? [] : [{ id: `t${i + 1}`, report, x, y, w, h }];
-  });
+): { readonly tiles: Tile[]; readonly decks: Deck[]; readonly filters: BoardFilter[] } {
+  const tiles = decks.flatMap((deck, d) =>
+    deck.tiles.flatMap(([name, x, y, w, h], i) => {
+      const report = find(name);
+      return report === undefined
+        ? []
+        : [{ id: `t${d + 1}-${i + 1}`, deck: `d${d + 1}`, report, x, y, w, h }];
+    }),
+  );
+  return {
+    tiles,
+    decks: decks.flatMap(({ title, note }, d) => {
+      const id = `d${d + 1}`;
+      return tiles.some((tile) => tile.deck === id) ? [{ id, title, note, isClosed: false }] : [];
+    }),
+    filters: [...filters],
+  };
+}

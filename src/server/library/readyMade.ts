@@ -9,7 +9,7 @@ import { systemClock } from "../clock";
 import { saveDashboard } from "../dashboards/dashboards";
 import { deskOf } from "../viewer/viewpoint";
 import { setPin } from "./kept";
-import { BOARDS, tilesOf } from "./readyBoards";
+import { BOARDS, partsOf } from "./readyBoards";
 import { REPORTS } from "./readyReports";
 import { saveReport } from "./reports";
 
@@ -79,7 +79,7 @@ async function saveReadyMade(em: EntityManager, viewer: Viewer, view: Viewpoint)
     const made = await saveDashboard(em, viewer, {
       name: board.name,
       purpose: board.purpose,
-      tiles: tilesOf(board, (name) => ids.get(name) ?? ids.get(general(name))),
+      ...partsOf(board, (name) => ids.get(name) ?? ids.get(general(name))),
       forEveryone: true,
     });
     if (made.ok && board === BOARDS[0]) await setPin(em, viewer, "dashboard", made.value.id, true);

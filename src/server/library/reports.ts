@@ -7,10 +7,11 @@ import type { AskContext, Catalog } from "@/core/catalog";
 import {
   checkReport,
   printReport,
+  type Report,
   sentencePieces,
   soughtWords,
+  takesConditions,
   usesSavedFilter,
-  type Report,
 } from "@/core/kinds";
 
 import {
@@ -60,6 +61,7 @@ export async function listReports(
       pieces: sentencePieces(definition, catalog),
       sought: soughtWords(definition, catalog),
       shape: definition.shape ?? null,
+      takesConditions: takesConditions(definition),
       owner: row.owner,
       mine: row.ownerId === viewer.person,
       myTeams: row.myTeams === true,

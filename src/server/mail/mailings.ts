@@ -1,4 +1,5 @@
 import type { MailingLine } from "@/contract/mail";
+import { isReportTile } from "@/core/definition";
 import { printReport, isDrawable } from "@/core/kinds";
 import { fine, refused, type Result } from "@/core/base";
 import { nextRun, scheduleText, type Schedule } from "@/core/delivery";
@@ -188,8 +189,9 @@ async function letterFor(
   const reports =
     mailing.kind === "report"
       ? [mailing.targetId]
-      : ((await loadDashboard(em, viewer, mailing.targetId))?.tiles.map((tile) => tile.report) ??
-        []);
+      : ((await loadDashboard(em, viewer, mailing.targetId))?.tiles
+          .filter(isReportTile)
+          .map((tile) => tile.report) ?? []);
   const kept = (await Promise.all(reports.map((id) => loadReport(em, viewer, id)))).filter(
     (report) => report !== null,
   );

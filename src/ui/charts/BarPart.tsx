@@ -1,6 +1,6 @@
 "use client";
 import type { FigureRow, Mark } from "@/core/figure";
-import { type Drawn, fillOf, inkOn, LABEL_PX, markId, opens, tipOf, writtenWith } from "./drawing";
+import { type Drawn, beamFill, inkOn, isLit, LABEL_PX, opens, tipOf, writtenWith } from "./drawing";
 
 export interface Box {
   readonly x?: number;
@@ -35,7 +35,7 @@ export function Part({
   const { x = 0, y = 0, width = 0, height = 0 } = box;
   if (mark.value === null || (mark.value === 0 && inside)) return <g />;
   const ruler = then?.value && mark.value ? then.value / mark.value : null;
-  const isOpen = drawn.opened === markId(mark);
+  const isOpen = isLit(mark, drawn);
   const gap = inside ? 2 : 0;
   const left = width < 0 ? x + width : x;
   const [w, h] = [
@@ -51,7 +51,7 @@ export function Part({
   return (
     <g {...opens(mark, drawn)} data-place={place}>
       <title>{tipOf(mark, drawn)}</title>
-      <rect x={left} y={y} width={w} height={h} fill={fillOf(mark.color, drawn)} />
+      <rect x={left} y={y} width={w} height={h} fill={beamFill(mark, drawn)} />
       {ruler !== null &&
         (lying ? (
           <rect x={x + width * ruler - 1.5} y={y - 4} width={3} height={h + 8} fill="var(--ink)" />

@@ -7,7 +7,7 @@ import type { Figure, FigureRow } from "@/core/figure";
 import type { Forecast } from "@/core/history";
 import type { ShapeId } from "@/core/shapes";
 
-import { isTextured, markId, type Drawn } from "./drawing";
+import { type Drawn, isLit, isTextured } from "./drawing";
 import { Beside } from "./Legend";
 import { drawing, Pending } from "./lazily";
 import { Guard } from "../kit";
@@ -209,7 +209,7 @@ const Aside = ({ row, drawn }: { row: FigureRow; drawn: Drawn }) => (
   <Rest>
     <button
       aria-label={`${row.label}: ${row.words}. Open the records`}
-      aria-pressed={drawn.opened === markId(row)}
+      aria-pressed={isLit(row, drawn)}
       onClick={() => drawn.onOpen(row)}
     >
       and <b>{row.words}</b> of {row.label}

@@ -16,8 +16,8 @@ import {
   fill,
   fillOf,
   groupAxis,
+  isLit,
   LINE_PX,
-  markId,
   opens,
   ticksOver,
   tipOf,
@@ -219,7 +219,7 @@ export function ColumnsWithLine({
                         width={width}
                         height={Math.max(Math.abs(height), 1)}
                         fill={fillOf(color, drawn)}
-                        stroke={drawn.opened === markId(mark) ? "var(--brass)" : "none"}
+                        stroke={isLit(mark, drawn) ? "var(--brass)" : "none"}
                         strokeWidth={3}
                       />
                       {(mark.soFar || mark.isClipped) && (
@@ -257,8 +257,8 @@ export function ColumnsWithLine({
                       <circle
                         cx={cx}
                         cy={cy}
-                        r={drawn.opened === markId(mark) ? 6 : 3.6}
-                        fill={drawn.opened === markId(mark) ? "var(--brass)" : fill(line.color)}
+                        r={isLit(mark, drawn) ? 6 : 3.6}
+                        fill={isLit(mark, drawn) ? "var(--brass)" : fill(line.color)}
                       />
                     </g>
                   );

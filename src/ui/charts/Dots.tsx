@@ -14,7 +14,7 @@ import {
 import type { Color, Figure, Mark } from "@/core/figure";
 
 import type { DayFlag } from "./Plot";
-import { fill, markId, opens, ticksTo, type Drawn } from "./drawing";
+import { type Drawn, fill, isLit, opens, ticksTo } from "./drawing";
 
 type Dot = ShownDots["dots"][number];
 const DASHES = ["", "7 4", "2 3", "9 3 2 3"];
@@ -195,7 +195,7 @@ export function Dots({
             }) => {
               if (cx === undefined || cy === undefined || !payload) return <g />;
               const mark = markOf(payload);
-              const isOpen = drawn.opened === markId(mark);
+              const isOpen = isLit(mark, drawn);
               return (
                 <g
                   {...opens(mark, drawn)}

@@ -2,7 +2,7 @@
 import styled from "styled-components";
 import type { ReactNode } from "react";
 import { nameKey, tableRows, type Figure, type Mark } from "@/core/figure";
-import { markId, type Drawn } from "./drawing";
+import { type Drawn, isLit, markId } from "./drawing";
 
 const Scroll = styled.div`
   overflow: auto;
@@ -74,7 +74,7 @@ export function FigureTable({
 }) {
   const open = (mark: Mark) => (
     <button
-      aria-pressed={drawn.opened === markId(mark)}
+      aria-pressed={isLit(mark, drawn)}
       aria-label={`${mark.label}: ${mark.words}. Open the records`}
       onClick={() => drawn.onOpen(mark)}
     >

@@ -1,6 +1,6 @@
 "use client";
 import styled from "styled-components";
-import { depthOf, inkOfShare, fill, markId, type Drawn } from "./drawing";
+import { depthOf, type Drawn, fill, inkOfShare, isLit } from "./drawing";
 import { ruleOf, shareRanks, type Figure } from "@/core/figure";
 
 const Scroll = styled.div`
@@ -100,7 +100,7 @@ export function HeatMap({ figure, drawn }: { figure: Figure; drawn: Drawn }) {
                   : part.value
                     ? `color-mix(in srgb, var(--c1) ${depthOf(share)}%, var(--salt))`
                     : "var(--ghost)";
-                const isOpen = drawn.opened === markId(part);
+                const isOpen = isLit(part, drawn);
                 return (
                   <td key={part.split}>
                     <button

@@ -19,8 +19,8 @@ import {
   fill,
   groupAxis,
   hasSlider,
+  isLit,
   LINE_PX,
-  markId,
   opens,
   SLIDER,
   ticksTo,
@@ -360,7 +360,7 @@ function Dot({
 }) {
   if (mark.value === null || point.cx === undefined || point.cy === undefined) return <g />;
   const { cx, cy } = point;
-  const isOpen = drawn.opened === markId(mark);
+  const isOpen = isLit(mark, drawn);
   return (
     <g>
       <g {...opens(mark, drawn)} data-place={place}>

@@ -2,7 +2,7 @@
 import styled from "styled-components";
 import { addDays, dayOf, daysInMonth, monthName, weekdayOf, WEEKDAYS } from "@/core/time";
 import type { Figure, FigureRow } from "@/core/figure";
-import { depthOf, inkOfShare, markId, type Drawn } from "./drawing";
+import { depthOf, type Drawn, inkOfShare, isLit } from "./drawing";
 
 const Months = styled.div`
   display: flex;
@@ -103,7 +103,7 @@ export function MonthCalendar({ figure, drawn }: { figure: Figure; drawn: Drawn 
                         </td>
                       );
                     const share = Math.abs(row.value ?? 0) / most;
-                    const isOpen = drawn.opened === markId(row);
+                    const isOpen = isLit(row, drawn);
                     return (
                       <td key={i}>
                         <button

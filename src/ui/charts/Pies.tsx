@@ -1,7 +1,7 @@
 "use client";
 import styled from "styled-components";
 import type { Figure, FigureRow } from "@/core/figure";
-import { type Drawn, fillOf, markId, opens, tipOf } from "./drawing";
+import { type Drawn, fillOf, isLit, opens, tipOf } from "./drawing";
 import { LegendAround } from "./Legend";
 import { ring } from "./Slices";
 
@@ -71,7 +71,7 @@ function Pie({ row, radius, drawn }: { row: FigureRow; radius: number; drawn: Dr
       {row.parts.map((part, i) => {
         if (sweeps[i] < 0.01) return null;
         const start = 90 - sweeps.slice(0, i).reduce((sum, sweep) => sum + sweep, 0);
-        const isOpen = drawn.opened === markId(part);
+        const isOpen = isLit(part, drawn);
         return (
           <g key={part.split} {...opens(part, drawn)}>
             <title>{tipOf(part, drawn)}</title>

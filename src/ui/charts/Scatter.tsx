@@ -9,7 +9,7 @@ import {
   ZAxis,
 } from "recharts";
 import type { Figure } from "@/core/figure";
-import { fill, labelsThatFit, markId, opens, ticksTo, type Drawn } from "./drawing";
+import { type Drawn, fill, isLit, labelsThatFit, opens, ticksTo } from "./drawing";
 
 /** The usual ground in px, by which names are found a place. */
 const USUAL = { width: 790, height: 290 };
@@ -116,8 +116,8 @@ export function Scatter({
                       r={radius}
                       fill={fill(row.color)}
                       fillOpacity={sized ? 0.72 : 0.95}
-                      stroke={drawn.opened === markId(row) ? "var(--brass)" : "var(--salt)"}
-                      strokeWidth={drawn.opened === markId(row) ? 4 : 1.5}
+                      stroke={isLit(row, drawn) ? "var(--brass)" : "var(--salt)"}
+                      strokeWidth={isLit(row, drawn) ? 4 : 1.5}
                     />
                     {!drawn.small &&
                       drawn.dress.labels !== "none" &&

@@ -3,7 +3,7 @@ import { Pie, PieChart, ResponsiveContainer } from "recharts";
 import styled, { css } from "styled-components";
 import type { Dress } from "@/core/definition";
 import type { Figure, Mark } from "@/core/figure";
-import { type Drawn, fillOf, inkOn, markId, opens, tipOf, writtenWith } from "./drawing";
+import { type Drawn, beamFill, inkOn, isLit, opens, tipOf, writtenWith } from "./drawing";
 import { Swatch } from "./Swatch";
 
 const BESIDE = css<{ $small?: boolean }>`
@@ -181,7 +181,7 @@ export function Slices({
               <tr
                 key={row.path.join("/")}
                 style={
-                  drawn.opened === markId(row)
+                  isLit(row, drawn)
                     ? { boxShadow: "inset 0 2.5px 0 var(--brass), inset 0 -2.5px 0 var(--brass)" }
                     : undefined
                 }
@@ -233,7 +233,7 @@ function Slice({ sector, mark, drawn }: { sector: Sector; mark: Mark; drawn: Dra
     cx + radius * Math.cos((-angle * Math.PI) / 180),
     cy + radius * Math.sin((-angle * Math.PI) / 180),
   ];
-  const isOpen = drawn.opened === markId(mark);
+  const isOpen = isLit(mark, drawn);
   const wide = Math.abs(startAngle - endAngle);
   const [tx, ty] = at(middle, innerRadius ? (innerRadius + outerRadius) / 2 : outerRadius * 0.66);
   return (
@@ -241,7 +241,7 @@ function Slice({ sector, mark, drawn }: { sector: Sector; mark: Mark; drawn: Dra
       <title>{tipOf(mark, drawn)}</title>
       <path
         d={ring(at, innerRadius, outerRadius, startAngle, endAngle)}
-        fill={fillOf(mark.color, drawn)}
+        fill={beamFill(mark, drawn)}
         stroke={isOpen ? "var(--brass)" : "var(--salt)"}
         strokeWidth={isOpen ? 4 : 2}
       />

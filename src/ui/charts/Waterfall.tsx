@@ -90,7 +90,8 @@ export function Waterfall({
             color: "c1" as const,
             soFar: false,
           };
-          const isOpen = step.key !== null && drawn.opened?.includes(`"${step.key}"`);
+          const isOpen =
+            step.key !== null && drawn.opened.some((one) => one.includes(`"${step.key}"`));
           const box = (
             <rect
               x={x}

@@ -4,7 +4,10 @@ import type { Color, Mark } from "@/core/figure";
 /** What every chart is given: the marks open their records, `opened` is lit by brass lines. */
 export interface Drawn {
   readonly onOpen: (mark: Mark) => void;
-  readonly opened: string | null;
+  /** The parts that are lit, by their marks. */
+  readonly opened: readonly string[];
+  /** Those that are lit narrow other tiles: the other parts fade. */
+  readonly isBeam?: boolean;
   readonly label: string;
   /** Small, as on a tile: fewer words. */
   readonly small?: boolean;
@@ -58,6 +61,17 @@ export const inkOn = (color: Color): string =>
 const INKS: Readonly<Record<string, string>> = { c: "o", r: "q", g: "og" };
 export const markId = (mark: Pick<Mark, "path" | "split" | "measure" | "record">): string =>
   JSON.stringify([mark.path, mark.split ?? null, mark.measure ?? 0, mark.record ?? null]);
+
+/** Whether a part is opened, or beamed from. */
+export const isLit = (
+  mark: Parameters<typeof markId>[0],
+  { opened }: Pick<Drawn, "opened">,
+): boolean => opened.length > 0 && opened.includes(markId(mark));
+/** The fill of a part: faded where others beam and it does not. */
+export const beamFill = (mark: Mark, drawn: Drawn): string =>
+  drawn.isBeam && drawn.opened.length > 0 && !isLit(mark, drawn)
+    ? fill("ghost")
+    : fillOf(mark.color, drawn);
 
 /** What is said while the pointer rests on a mark: the builder's own words first. */
 export const tipOf = (mark: Mark, { dress }: Drawn): string =>

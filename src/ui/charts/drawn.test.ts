@@ -29,7 +29,7 @@ import { Waterfall } from "./Waterfall";
 
 const drawnOf = (dress: Partial<Dress> = {}, more: object = {}) => ({
   onOpen: () => undefined,
-  opened: null,
+  opened: [] as readonly string[],
   label: "Open faults",
   dress: { ...PLAIN_DRESS, ...dress },
   ...more,

@@ -1,70 +1,83 @@
 "use client";
-import type { ShownTile } from "@/contract/figures";
-import type { KeptDashboard } from "@/contract/dashboards";
-import { Mail, Pin, PinOff, RefreshCw, Users } from "lucide-react";
 import { useRouter } from "next/navigation";
-import { useCallback, useEffect, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import type { ChosenFilters, KeptDashboard } from "@/contract/dashboards";
+import type { ShownTile } from "@/contract/figures";
 import type { Thing } from "@/core/catalog";
-
+import type { Tile } from "@/core/definition";
 import type { Mark } from "@/core/figure";
-import { longDayText } from "@/core/time";
-import {
-  ask,
-  Button,
-  DayField,
-  Dialog,
-  Empty,
-  later,
-  Mast,
-  Page,
-  Purpose,
-  SightLine,
-  tell,
-  Title,
-  useShortcuts,
-} from "../kit";
+import { markId } from "../charts";
+import { ask, Button, Dialog, Empty, later, Page, SightLine, tell, useShortcuts } from "../kit";
 import { Mailing, Sharing } from "../handing";
 import { OpenedRecords, partOf } from "../report";
-import { TileBody } from "./TileBody";
+import type { Arranged, ReportName } from "./arrange/Arrange";
+import { BoardMast } from "./BoardMast";
 import { arrangedKey, arrangeKey, BOARD_KEYS } from "./boardKeys";
+import { DeckHead } from "./DeckHead";
+import { laidIn } from "./decks";
 import { Enlarged } from "./Enlarged";
-import type { Arranged, ReportName } from "./Arrange";
+import {
+  beamedDay,
+  beamedFrom,
+  isNarrowed,
+  narrowingsOf,
+  withBeam,
+  type Beam,
+} from "./narrowing/narrowed";
+import { useNarrowed } from "./narrowing/useNarrowed";
+import type { BegunTile } from "./tiles/ReportBody";
+import { TileBody } from "./tiles/TileBody";
 import { Grid } from "./TileGrid";
 import { useStood } from "./useStood";
 
-const Arrange = later(() => import("./Arrange"), "Arrange");
+const Arrange = later(() => import("./arrange/Arrange"), "Arrange");
+const Strip = later(() => import("./narrowing/Strip"), "Strip");
 
 const REFRESH_MS = 300_000;
 
+/** What is open over a dashboard: records of a tile, or of a part of it. */
+interface OpenedTile {
+  readonly answer: ShownTile;
+  readonly mark: Mark | null;
+}
+
+export interface BoardProps {
+  readonly board: KeptDashboard;
+  readonly reports: readonly ReportName[];
+  readonly people: readonly Thing[];
+  readonly teams: readonly Thing[];
+  readonly mayBuild: boolean;
+  /** What the viewer chose of its filters when they were last here. */
+  readonly chosen?: ChosenFilters;
+  /** The answers of tiles that were begun with the page, by their ids. */
+  readonly begun?: Readonly<Record<string, BegunTile>>;
+}
+
+const NOTHING: ChosenFilters = {};
+
+/** A dashboard: what narrows it, its decks and tiles, and what is opened from them. */
 export function Board({
   board,
   reports,
   people,
   teams,
   mayBuild,
+  chosen = NOTHING,
   begun = {},
-}: {
-  board: KeptDashboard;
-  reports: readonly ReportName[];
-  people: readonly Thing[];
-  teams: readonly Thing[];
-  mayBuild: boolean;
-  /** The answers of tiles that were begun with the page, by their reports. */
-  begun?: Readonly<Record<number, Promise<ShownTile | null>>>;
-}) {
-  const [saved, setSaved] = useState<Arranged & { version: number }>({
-    name: board.name,
-    purpose: board.purpose,
-    tiles: board.tiles,
-    version: board.version,
-  });
+}: BoardProps) {
+  const [saved, setSaved] = useState<Arranged & { version: number }>(board);
   const [arranging, setArranging] = useState(false);
-  const [opened, setOpened] = useState<{ answer: ShownTile; mark: Mark | null } | null>(null);
+  const [opened, setOpened] = useState<OpenedTile | null>(null);
   const [expanded, setExpanded] = useState<ShownTile | null>(null);
   const [stamp, setStamp] = useState(0);
   const [stood, setStood] = useStood();
-  const [pinned, setPinned] = useState(board.pinned);
   const [hands, setHands] = useState<"share" | "mail" | null>(null);
+  const [now, setNow] = useNarrowed(board.id, board.filters, chosen);
+  const [showsStrip, setShowsStrip] = useState(false);
+  const [closed, setClosed] = useState<readonly string[]>(() =>
+    board.decks.filter((deck) => deck.isClosed).map((deck) => deck.id),
+  );
+  const beaming = useBeams(now, setNow, (answer, mark) => setOpened({ answer, mark }));
   const router = useRouter();
   const open = useCallback(
     (answer: ShownTile, mark: Mark | null) => setOpened({ answer, mark }),
@@ -108,61 +121,42 @@ export function Board({
         }}
       />
     );
-  const pin = async () => {
-    await ask("pin", { kind: "dashboard", id: board.id, pinned: !pinned }).then(
-      () => setPinned(!pinned),
-      (error: Error) => tell(error.message),
-    );
-    router.refresh();
-  };
   const part = partOf(opened?.mark ?? null);
+  const narrowingOf = (tile: Tile) => narrowingsOf(tile, board.filters, now);
+  const hasStrip = showsStrip || board.filters.length > 0 || isNarrowed(board.filters, now);
+  const renderTile = (tile: Tile) => (
+    <TileBody
+      tile={tile}
+      onOpen={open}
+      onPart={(answer, mark) => void beaming.press(tile, answer, mark)}
+      onExpand={setExpanded}
+      stamp={stamp}
+      begun={begun[tile.id]}
+      stood={beamedDay(tile, now) ?? stood}
+      narrowed={narrowingOf(tile)}
+      lit={beamedFrom(tile, now)}
+      nameOf={(id) => nameOfNarrowing(id, board, now.beams)}
+    />
+  );
   return (
     <Page>
-      <Mast>
-        <Title>{saved.name}</Title>
-        {stood ? (
-          <Purpose role="status">as it stood on {longDayText(stood)}</Purpose>
-        ) : (
-          saved.purpose && <Purpose>{saved.purpose}</Purpose>
-        )}
-        <div className="acts">
-          <DayField
-            label="As it stood on"
-            value={stood}
-            none="now"
-            back="Back to now"
-            onChange={setStood}
-          />
-          <Button $icon aria-label="Refresh" onPress={() => setStamp((n) => n + 1)}>
-            <RefreshCw aria-hidden />
-          </Button>
-          <Button
-            $icon
-            aria-label={pinned ? "Unpin" : "Pin"}
-            aria-pressed={pinned}
-            onPress={() => void pin()}
-          >
-            {pinned ? <PinOff aria-hidden /> : <Pin aria-hidden />}
-          </Button>
-          <Button onPress={() => setHands("share")}>
-            <Users aria-hidden />
-            Share
-          </Button>
-          {mayBuild && (
-            <Button onPress={() => setHands("mail")}>
-              <Mail aria-hidden />
-              Mail
-            </Button>
-          )}
-          {board.mayChange && (
-            <Button $look="line" onPress={() => setArranging(true)}>
-              Arrange
-            </Button>
-          )}
-        </div>
-      </Mast>
+      <BoardMast
+        board={{ ...board, ...saved }}
+        stood={stood}
+        onStood={setStood}
+        mayBuild={mayBuild}
+        hasStrip={hasStrip}
+        onNarrow={() => setShowsStrip(true)}
+        onRefresh={() => setStamp((n) => n + 1)}
+        onShare={() => setHands("share")}
+        onMail={() => setHands("mail")}
+        onArrange={() => setArranging(true)}
+      />
+      {hasStrip && (
+        <Strip filters={board.filters} now={now} onChange={setNow} recordsOf={beaming.recordsOf} />
+      )}
       {saved.tiles.length === 0 ? (
-        <Empty says="This dashboard has no tiles yet. A tile shows a saved report.">
+        <Empty says="This dashboard has no tiles yet. A tile shows a saved report, or words.">
           {board.mayChange && (
             <Button $look="solid" onPress={() => setArranging(true)}>
               Arrange it
@@ -170,19 +164,27 @@ export function Board({
           )}
         </Empty>
       ) : (
-        <Grid
-          tiles={saved.tiles}
-          render={(tile) => (
-            <TileBody
-              report={tile.report}
-              onOpen={open}
-              onExpand={setExpanded}
-              stamp={stamp}
-              begun={begun[tile.report]}
-              stood={stood}
-            />
-          )}
-        />
+        laidIn(saved.decks, saved.tiles).map(({ deck, tiles }) => (
+          <section key={deck?.id ?? ""} aria-label={deck?.title ?? "Tiles"}>
+            {deck && (
+              <DeckHead
+                deck={deck}
+                tiles={tiles}
+                isClosed={closed.includes(deck.id)}
+                onToggle={() =>
+                  setClosed(
+                    closed.includes(deck.id)
+                      ? closed.filter((id) => id !== deck.id)
+                      : [...closed, deck.id],
+                  )
+                }
+                onOpen={(answer) => open(answer, null)}
+                narrowingOf={narrowingOf}
+              />
+            )}
+            {!(deck && closed.includes(deck.id)) && <Grid tiles={tiles} render={renderTile} />}
+          </section>
+        ))
       )}
       <div className="sight">
         <SightLine />
@@ -232,5 +234,61 @@ export function Board({
         )}
       </Dialog>
     </Page>
+  );
+}
+
+/** What a narrowing is called: its filter, the tile that it is a beam from, or the viewer's own. */
+function nameOfNarrowing(id: string, board: KeptDashboard, beams: readonly Beam[]): string {
+  const filter = board.filters.find((one) => one.id === id);
+  if (filter) return filter.label ?? filter.field.join(" ");
+  const beam = beams.find((one) => id === `beam:${one.tile}`);
+  return beam ? `the beam from ${beam.title}` : "your own filter";
+}
+
+/**
+ * Pressing a part narrows the other tiles by it; pressing it again ends that. A part that no condition tells, or of a tile that
+ * gives no beams, opens its records.
+ */
+function useBeams(
+  now: ReturnType<typeof useNarrowed>[0],
+  setNow: ReturnType<typeof useNarrowed>[1],
+  open: (answer: ShownTile, mark: Mark) => void,
+) {
+  const seen = useRef(new Map<string, OpenedTile>());
+  const latest = useRef(now);
+  useEffect(() => {
+    latest.current = now;
+  }, [now]);
+  const keyOf = (tile: string, mark: string) => `${tile} ${mark}`;
+  return useMemo(
+    () => ({
+      press: async (tile: Tile, answer: ShownTile, mark: Mark) => {
+        const id = markId(mark);
+        const opened = partOf(mark);
+        if (tile.givesNone || !opened) return open(answer, mark);
+        const lit = latest.current.beams.find((one) => one.tile === tile.id && one.mark === id);
+        if (lit) return setNow(withBeam(latest.current, lit));
+        const said = await ask("beam", { definition: answer.definition, opened }).catch(() => null);
+        if (!said) return open(answer, mark);
+        seen.current.set(keyOf(tile.id, id), { answer, mark });
+        const beam: Beam = {
+          ...said,
+          tile: tile.id,
+          title: tile.title || (answer.dress.title ?? answer.name),
+          label: mark.label,
+          mark: id,
+        };
+        setNow(withBeam(latest.current, beam));
+        tell(`The other tiles are narrowed by ${mark.label}.`, {
+          words: "Open its records",
+          run: () => open(answer, mark),
+        });
+      },
+      recordsOf: (beam: Beam) => {
+        const opened = seen.current.get(keyOf(beam.tile, beam.mark));
+        return opened ? () => open(opened.answer, opened.mark!) : null;
+      },
+    }),
+    [open, setNow],
   );
 }

@@ -1,2 +1,3 @@
 export { Dashboards } from "./Dashboards";
 export { Board } from "./Board";
+export { narrowingsAt } from "./narrowing/narrowed";

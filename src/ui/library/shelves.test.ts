@@ -11,6 +11,7 @@ const line = (name: string, more: Partial<ReportLine> = {}): ReportLine => ({
   sought: "trend over time",
   pieces: [{ text: "count" }, { text: "faults" }] as ReportLine["pieces"],
   shape: null,
+  takesConditions: true,
   owner: "Mika Brandt",
   mine: false,
   myTeams: false,

@@ -37,6 +37,8 @@ interface FigureBodyProps {
   readonly forecast?: ChartProps["forecast"];
   readonly stretch?: ChartProps["stretch"];
   readonly onStretch?: ChartProps["onStretch"];
+  /** The parts that narrow other tiles, by their marks. */
+  readonly lit?: readonly string[];
 }
 
 /** A figure as its picture, its table, or both. */
@@ -56,13 +58,15 @@ export function FigureBody({
   forecast,
   stretch,
   onStretch,
+  lit,
 }: FigureBodyProps) {
   // What is not known, or never was, is said.
   if (shown.kind === "history" && shown.blank)
     return <Says style={{ margin: small ? "auto 0" : 0 }}>{shown.blank}</Says>;
   const drawn = {
     onOpen,
-    opened: opened ? markId(opened) : null,
+    opened: lit ?? (opened ? [markId(opened)] : []),
+    ...(lit ? { isBeam: true } : {}),
     label: title,
     dress,
     ...(small ? { small } : {}),

@@ -12,3 +12,5 @@ export { FigureBody, flagsOf, saidWords, Says } from "./FigurePane";
 export { measureWords, roomKindOf } from "./kinds";
 export { WorkingsBody } from "./Workings";
 export { contextOf, type RoomFacts, type KeptReport } from "./facts";
+export { fieldOptions, TestEditor } from "./pickers";
+export { sameValue } from "./pickers/values";

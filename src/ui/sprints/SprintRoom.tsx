@@ -256,7 +256,7 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
                         pace={data.shown.pace}
                         drawn={{
                           onOpen: (mark) => open(data.definition, mark, mark.label),
-                          opened: null,
+                          opened: [],
                           label: `Burn-up of ${sprint.name}`,
                           dress: PLAIN_DRESS,
                         }}

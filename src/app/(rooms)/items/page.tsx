@@ -1,7 +1,6 @@
 import type { ListReport } from "@/core/kinds";
-import { parseSentence, type Desk } from "@/server/web";
+import { type Desk, parseSentence, roomFacts } from "@/server/web";
 import { ItemsRoom } from "@/ui/item";
-import { roomFacts } from "../../room";
 import { signedIn } from "../../session";
 
 export const metadata = { title: "Items" };

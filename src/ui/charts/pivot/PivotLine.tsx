@@ -9,7 +9,7 @@ import {
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { memo } from "react";
 import { type Mark } from "@/core/figure";
-import { fill, markId, type Drawn } from "../drawing";
+import { type Drawn, fill, isLit } from "../drawing";
 import { ROW, MARKS } from "./pivotStyle";
 
 export interface LineProps {
@@ -142,7 +142,7 @@ export const Cell = memo(function Cell({
     <span role="cell" style={place}>
       <button
         className={className}
-        aria-pressed={drawn.opened === markId(mark)}
+        aria-pressed={isLit(mark, drawn)}
         aria-label={`${mark.label}: ${cell.words}${cell.rule ? `, ${cell.rule.name || cell.rule.kind}` : ""}. Open the records`}
         onClick={() => drawn.onOpen(mark)}
         style={{

@@ -1,12 +1,12 @@
 import { notFound } from "next/navigation";
 import { cache } from "react";
-import { beginTiles, listReports, loadDashboard, mayBuild } from "@/server/web";
-import { Board } from "@/ui/dashboard";
+import { beginTiles, listReports, loadDashboard, mayBuild, systemClock, visit } from "@/server/web";
+import { Board, narrowingsAt } from "@/ui/dashboard";
 import { signedIn } from "../../../session";
 
 const load = cache(async (id: string) => {
   const { em, desk } = await signedIn();
-  return /^\d{1,9}$/.test(id) ? loadDashboard(em, desk.viewer, Number(id)) : null;
+  return /^\d{1,9}$/.test(id) ? loadDashboard(em, desk.viewer, Number(id), desk.view) : null;
 });
 
 interface Props {
@@ -22,12 +22,20 @@ export default async function DashboardPage({ params }: Props) {
   if (!board) notFound();
   const { em, desk } = await signedIn();
   const reports = board.mayChange ? await listReports(em, desk.viewer, desk.view.catalog) : [];
+  const { chosen } = await visit(em, desk.viewer, systemClock, board.id);
   return (
     <Board
       key={board.id}
       board={board}
-      begun={beginTiles(em, desk, board.tiles)}
-      reports={reports.map(({ id, name, shape, mine }) => ({ id, name, shape, mine }))}
+      chosen={chosen}
+      begun={beginTiles(em, desk, board.tiles, narrowingsAt(board.filters, chosen))}
+      reports={reports.map(({ id, name, shape, mine, takesConditions }) => ({
+        id,
+        name,
+        shape,
+        mine,
+        takesConditions,
+      }))}
       people={desk.view.catalog.names.list("person")}
       teams={desk.view.catalog.names.list("team")}
       mayBuild={mayBuild(desk.viewer)}

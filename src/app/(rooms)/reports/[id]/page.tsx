@@ -1,8 +1,7 @@
 import { notFound } from "next/navigation";
 import { cache } from "react";
-import { beginFigure, loadDraft, loadReport, reportNames } from "@/server/web";
+import { beginFigure, loadDraft, loadReport, reportNames, roomFacts } from "@/server/web";
 import { ReportRoom } from "@/ui/report";
-import { roomFacts } from "../../../room";
 import { signedIn } from "../../../session";
 
 const load = cache(async (id: string) => {

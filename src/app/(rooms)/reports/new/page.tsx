@@ -1,7 +1,13 @@
 import { PLAIN_DRESS } from "@/core/definition";
-import { beginFigure, listFilters, loadDraft, parseSentence, reportNames } from "@/server/web";
+import {
+  beginFigure,
+  listFilters,
+  loadDraft,
+  parseSentence,
+  reportNames,
+  roomFacts,
+} from "@/server/web";
 import { ReportRoom } from "@/ui/report";
-import { roomFacts } from "../../../room";
 import { signedIn } from "../../../session";
 
 export const metadata = { title: "New report" };

@@ -1,7 +1,6 @@
 import { notFound } from "next/navigation";
-import { listSprints } from "@/server/web";
+import { listSprints, roomFacts } from "@/server/web";
 import { SprintRoom } from "@/ui/sprints";
-import { roomFacts } from "../../../room";
 import { signedIn } from "../../../session";
 
 interface Props {

@@ -1,153 +1,74 @@
 "use client";
-import type { ShownTile } from "@/contract/figures";
-import { type Report, type Shown, isDrawable } from "@/core/kinds";
+import type { NarrowingText, ShownTile } from "@/contract/figures";
+import type { ReportTile } from "@/core/definition";
+import { isDrawable, type Report, type Shown } from "@/core/kinds";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { List, Maximize2, ScrollText } from "lucide-react";
 import Link from "next/link";
 import { memo } from "react";
-import styled from "styled-components";
 import type { Mark } from "@/core/figure";
 
-import { ask, Button, takeBegun } from "../kit";
-import { FigureBody, RowsHead } from "../report";
+import { ask, Button, takeBegun } from "../../kit";
+import { FigureBody, RowsHead } from "../../report";
+import { footOf } from "./footOf";
+import { Box, RowsTable } from "./tileStyle";
 
 const GROUNDS: Partial<Record<NonNullable<Report["shape"]>, string>> = {
   number: "var(--tide)",
+  gauge: "var(--tide)",
+  planks: "var(--tide)",
   list: "var(--paper)",
 };
 
-const Box = styled.article<{ $ground: string }>`
-  background: ${(p) => p.$ground};
-  height: 100%;
-  padding: 10px 14px 7px;
-  display: flex;
-  flex-direction: column;
-  min-width: 0;
-  overflow: hidden;
-  position: relative;
-  .top {
-    display: flex;
-    align-items: center;
-    gap: 8px;
-    min-height: 26px;
-    flex: none;
-  }
-  h3 {
-    font: 680 14px/20px var(--sans);
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
-    min-width: 0;
-  }
-  .tools {
-    position: absolute;
-    right: 8px;
-    top: 8px;
-    background: inherit;
-    display: flex;
-    opacity: 0;
-    padding-left: 6px;
-    z-index: 2;
-    background: ${(p) => p.$ground};
-  }
-  &:hover .tools,
-  &:focus-within .tools {
-    opacity: 1;
-  }
-  @media (hover: none) {
-    .tools {
-      opacity: 1;
-    }
-  }
-  .tools a {
-    width: 26px;
-    height: 26px;
-    display: inline-grid;
-    place-items: center;
-    color: var(--plum);
-  }
-  .body {
-    flex: 1;
-    min-height: 0;
-    display: flex;
-    flex-direction: column;
-    overflow: auto;
-    gap: 4px;
-  }
-  .foot {
-    font-size: 12px;
-    line-height: 16px;
-    color: var(--ink-2);
-    display: flex;
-    justify-content: space-between;
-    gap: 8px;
-    padding-top: 4px;
-    flex: none;
-    white-space: nowrap;
-    overflow: hidden;
-  }
-  table.rows {
-    border-collapse: collapse;
-    width: 100%;
-  }
-  table.rows td {
-    border-top: 1px solid var(--line);
-    padding: 3px 12px 3px 0;
-    white-space: nowrap;
-    overflow: hidden;
-    text-overflow: ellipsis;
-    max-width: 0;
-  }
-  table.rows th {
-    text-align: left;
-    font-weight: 500;
-    font-size: 12.5px;
-    color: var(--ink-2);
-    padding: 0 12px 2px 0;
-    white-space: nowrap;
-  }
-  table.rows th.r {
-    text-align: right;
-  }
-  table.rows td:first-child {
-    width: 74px;
-    max-width: none;
-  }
-  table.rows a {
-    font-weight: 650;
-  }
-  .r {
-    text-align: right;
-  }
-`;
+/** The answer of a tile that was begun with the page, and what it was narrowed by. */
+export interface BegunTile {
+  readonly narrowed: string;
+  readonly answer: Promise<ShownTile | null>;
+}
 
-interface TileProps {
-  readonly report: number;
+export interface ReportBodyProps {
+  readonly tile: ReportTile;
   readonly onOpen: (answer: ShownTile, mark: Mark | null) => void;
+  /** A part was pressed. */
+  readonly onPart: (answer: ShownTile, mark: Mark) => void;
   readonly onExpand?: (answer: ShownTile) => void;
   readonly stamp: number;
-  /** Its answer, where it was begun with the page. */
-  readonly begun?: Promise<ShownTile | null>;
+  readonly begun?: BegunTile | undefined;
   /** The local day at whose end it is asked for; "" for now. */
   readonly stood?: string;
+  readonly narrowed?: readonly NarrowingText[];
+  /** The parts that narrow other tiles. */
+  readonly lit?: readonly string[];
+  /** What a narrowing is called, by its id. */
+  readonly nameOf?: (id: string) => string;
   readonly quiet?: boolean;
 }
 
-/** One tile: its report answered, its tools, its foot. A tile that fails says so and leaves the others alone. */
-export const TileBody = memo(function TileBody({
-  report,
+const NOTHING: readonly NarrowingText[] = [];
+const NONE: readonly string[] = [];
+
+/** One tile of a report: answered, narrowed, with its tools and its foot. One that fails says so and leaves the others alone. */
+export const ReportBody = memo(function ReportBody({
+  tile,
   onOpen,
+  onPart,
   onExpand,
   stamp,
   begun,
   stood = "",
+  narrowed = NOTHING,
+  lit = NONE,
+  nameOf = (id) => id,
   quiet,
-}: TileProps) {
+}: ReportBodyProps) {
+  const { report } = tile;
   const { data, error, refetch, isFetching } = useQuery({
-    queryKey: ["tile", report, stamp, stood],
+    queryKey: ["tile", report, stamp, stood, narrowed],
     queryFn: async ({ signal }) =>
-      (stood ? null : await takeBegun(begun)) ??
-      ask("tile", { report, ...(stood ? { stood } : {}) }, signal),
+      (stood || begun?.narrowed !== JSON.stringify(narrowed)
+        ? null
+        : await takeBegun(begun.answer)) ??
+      ask("tile", { report, narrowed: [...narrowed], ...(stood ? { stood } : {}) }, signal),
     staleTime: 240_000,
     placeholderData: keepPreviousData,
   });
@@ -174,7 +95,8 @@ export const TileBody = memo(function TileBody({
     );
   }
   const { shown, definition: asked, dress } = data;
-  const title = dress.title ?? data.name;
+  const title = tile.title || (dress.title ?? data.name);
+  const heard = data.heard.map(nameOf);
   return (
     <Box $ground={GROUNDS[asked.shape ?? "list"] ?? "var(--salt)"} aria-label={title}>
       <div className="top">
@@ -204,6 +126,17 @@ export const TileBody = memo(function TileBody({
           </div>
         )}
       </div>
+      {tile.subtitle && <p className="sub">{tile.subtitle}</p>}
+      {isEmptied(shown) && heard.length > 0 && (
+        <p className="empties" role="status">
+          Nothing is left by {heard.join(" and ")}.
+        </p>
+      )}
+      {data.dropped.map(({ id, why }) => (
+        <p key={id} className="empties" role="status">
+          {nameOf(id)} does not narrow: {why}.
+        </p>
+      ))}
       <div className="body" {...(isDrawable(shown) ? {} : scrolled(title))}>
         {!isDrawable(shown) ? (
           <Rows shown={shown} />
@@ -215,22 +148,35 @@ export const TileBody = memo(function TileBody({
             measure=""
             title={title}
             opened={null}
-            onOpen={(mark) => onOpen(data, mark)}
+            onOpen={(mark) => onPart(data, mark)}
             asTable={false}
             small
+            {...(lit.length ? { lit } : {})}
           />
         )}
       </div>
+      {tile.footnote && <p className="sub">{tile.footnote}</p>}
       <div className="foot">
-        <span>
+        <span title={heard.length ? `narrowed by ${heard.join(", ")}` : undefined}>
           {shown.asOf.includes(":") ? `as of ${shown.asOf}` : shown.asOf}
+          {heard.length > 0 && ` · ${heard.length} ${heard.length === 1 ? "filter" : "filters"}`}
           {isFetching ? " · looking again" : ""}
         </span>
-        <span>{footOf(shown, asked)}</span>
+        {lit.length > 0 ? (
+          <span className="beam">beam starts here</span>
+        ) : (
+          <span>{footOf(shown, asked)}</span>
+        )}
       </div>
     </Box>
   );
 });
+
+/** Whether nothing is counted. */
+const isEmptied = (shown: Shown): boolean =>
+  isDrawable(shown)
+    ? shown.kind === "count" && shown.answer.total[0]?.records === 0
+    : shown.records.count === 0;
 
 /** Rows are scrolled by keys, too. */
 const scrolled = (title: string) => ({
@@ -239,20 +185,8 @@ const scrolled = (title: string) => ({
   "aria-label": `${title}, rows`,
 });
 
-function footOf(shown: Shown, report: Report): string {
-  if (!isDrawable(shown))
-    return shown.records.count > shown.records.rows.length
-      ? `${shown.records.rows.length} of ${shown.records.count}`
-      : `${shown.records.count} in all`;
-  const running = shown.figure?.rows.find((row) => row.soFar);
-  if (running) return `${running.label} is not over`;
-  return shown.kind === "count" && report.kind === "count" && report.by.some((group) => group.top)
-    ? `${shown.figure.rows.filter((row) => /^[vf]/.test(row.path[row.path.length - 1])).length} shown, the rest ${report.by.some((group) => group.withoutRest) ? "left out" : "as one"}`
-    : "";
-}
-
 const Rows = ({ shown }: { shown: Shown & { kind: "list" } }) => (
-  <table className="rows">
+  <RowsTable>
     <RowsHead columns={shown.records.columns} />
     <tbody>
       {shown.records.rows.map((row) => (
@@ -260,8 +194,9 @@ const Rows = ({ shown }: { shown: Shown & { kind: "list" } }) => (
           {row.cells.map((cell, i) => (
             <td
               key={i}
-              className={shown.records.columns[i].align === "right" ? "r" : undefined}
-              style={shown.records.columns[i].words === "title" ? { width: "46%" } : undefined}
+              className={
+                shown.records.columns[i].align === "right" ? "r" : shown.records.columns[i].words
+              }
             >
               {i === 0 && row.key ? (
                 <Link href={`/items/${encodeURIComponent(row.key)}`}>{cell}</Link>
@@ -273,5 +208,5 @@ const Rows = ({ shown }: { shown: Shown & { kind: "list" } }) => (
         </tr>
       ))}
     </tbody>
-  </table>
+  </RowsTable>
 );

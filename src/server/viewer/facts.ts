@@ -1,7 +1,8 @@
-import { type Desk, mayBuild, mayKeep } from "@/server/web";
-import type { RoomFacts } from "@/ui/report";
+import type { RoomFacts } from "@/contract/workspace";
+import { mayBuild, mayKeep } from "../library/kept";
+import type { Desk } from "./viewpoint";
 
-/** What the report room needs to read sentences by itself. */
+/** What a room needs to read sentences by itself. */
 export const roomFacts = ({ view, data, viewer }: Desk): RoomFacts => ({
   data,
   calendar: { ...view.calendar, holidays: [...view.calendar.holidays] },
