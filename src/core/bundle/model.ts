@@ -230,19 +230,18 @@ export const TABLES = {
     file: "comments",
     key: [],
     columns: [
-      text("id"),
       mustRef("key", "item"),
       must("at", "instant"),
       ref("by", "person"),
       of("internal", "yesNo"),
       text("text"),
+      text("id"),
     ],
   },
   time_entries: {
     file: "time_entries",
     key: [],
     columns: [
-      text("id"),
       ref("key", "item"),
       ref("project", "project"),
       ref("person", "person"),
@@ -250,18 +249,19 @@ export const TABLES = {
       must("minutes", "number"),
       of("billable", "yesNo"),
       of("rate", "number"),
+      text("id"),
     ],
   },
   cost_entries: {
     file: "cost_entries",
     key: [],
     columns: [
-      text("id"),
       mustRef("project", "project"),
       must("on", "day"),
       text("category"),
       must("amount", "number"),
       text("note"),
+      text("id"),
     ],
   },
   planned_costs: {
@@ -278,10 +278,10 @@ export const TABLES = {
     file: "billings",
     key: [],
     columns: [
-      text("id"),
       mustRef("project", "project"),
       must("on", "day"),
       must("amount", "number"),
+      text("id"),
     ],
   },
   milestones: {

@@ -1,0 +1,248 @@
+import { PLAIN_DRESS } from "@/core/definition";
+import { isDrawable, narrowed, type Report } from "@/core/kinds";
+import { parseConditionText } from "@/core/sentence";
+import { parseInstant } from "@/core/time";
+import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import { keepChoice, loadDashboard, saveDashboard, visit } from "@/server/dashboards/dashboards";
+import { answerTile, beamOf } from "@/server/dashboards/tile";
+import { setShares } from "@/server/library/kept";
+import { saveReport } from "@/server/library/reports";
+import { askFigure } from "@/server/reports/room";
+import type { Desk } from "@/server/viewer/viewpoint";
+import { GOLDEN_BUNDLE } from "../golden/load";
+import { dropDatabase, freshDatabase } from "../support/database";
+import { deskFor, reportOf as readReport } from "../support/desk";
+
+/** What narrows a dashboard: filters and beams, as conditions of the tiles that have a field for them. */
+const NOW = parseInstant("2026-11-24T15:30:00Z")!;
+const clock = { now: () => NOW };
+let em: EntityManager;
+let builder: Desk;
+let member: Desk;
+
+beforeAll(async () => {
+  em = await freshDatabase("boards");
+  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
+  [builder, member] = [await deskFor(em, "ines", clock), await deskFor(em, "tove", clock)];
+});
+afterAll(dropDatabase);
+
+const reportOf = (sentence: string): Report => readReport(sentence, builder);
+const tileOf = async (sentence: string): Promise<number> => {
+  const saved = await saveReport(em, builder.viewer, builder.view, {
+    name: sentence.slice(0, 100),
+    definition: reportOf(sentence),
+    dress: PLAIN_DRESS,
+  });
+  if (!saved.ok) throw new Error(saved.problems[0].message);
+  return saved.value.id;
+};
+/** How many records a report counts in all. */
+const countOf = async (report: Report): Promise<number> => {
+  const shown = await askFigure(em, builder, report, PLAIN_DRESS);
+  if (!isDrawable(shown)) return shown.records.count;
+  if (shown.kind !== "count") throw new Error("no count");
+  return shown.answer.total[0].records;
+};
+const team = { id: "team", subject: "items" as const, says: "team is not empty" };
+
+describe("a tile under filters", () => {
+  test.each([
+    ["count items by priority as bars", "count items where team is not empty by priority as bars"],
+    [
+      "list items where status is open showing key as list",
+      "list items where status is open and team is not empty showing key as list",
+    ],
+    [
+      "level of items where status is open at month ends for last 3 months",
+      "level of items where status is open and team is not empty at month ends for last 3 months",
+    ],
+    [
+      "count time entries by person as bars",
+      "count time entries where item's team is not empty by person as bars",
+    ],
+  ])("%s is asked as %s", async (sentence, says) => {
+    const shown = await answerTile(em, builder, {
+      report: await tileOf(sentence),
+      narrowed: [team],
+    });
+    expect(shown.definition).toEqual({ ...reportOf(says) });
+    expect(shown.heard).toEqual(["team"]);
+  });
+
+  test("what has no such field does not listen, and says which it obeys", async () => {
+    const projects = await tileOf("count projects by manager as bars");
+    const sprint = await tileOf("velocity of team my team as columns");
+    for (const report of [projects, sprint]) {
+      const shown = await answerTile(em, builder, {
+        report,
+        narrowed: [{ ...team, says: "priority is not empty" }],
+      });
+      expect(shown.heard).toEqual([]);
+    }
+  });
+
+  test("several join by and, the values of one by or", async () => {
+    const report = await tileOf("count items as number");
+    const one = (id: string, says: string) => ({ id, subject: "items" as const, says });
+    const shown = await answerTile(em, builder, {
+      report,
+      narrowed: [one("a", "status is open"), one("b", "(priority is P1) or (priority is P2)")],
+    });
+    expect(await countOf(shown.definition)).toBe(
+      await countOf(reportOf("count items where status is open and priority is any of (P1, P2)")),
+    );
+  });
+
+  test("a value that is gone narrows nothing, and is named", async () => {
+    const shown = await answerTile(em, builder, {
+      report: await tileOf("count items by team as bars"),
+      narrowed: [
+        { ...team, says: 'team is "No such team"' },
+        { ...team, id: "open", says: "status is open" },
+      ],
+    });
+    expect(shown.dropped).toEqual([{ id: "team", why: expect.stringContaining("No such team") }]);
+    expect(shown.heard).toEqual(["open"]);
+  });
+});
+
+describe("a beam", () => {
+  const REPORTS = [
+    "count items by priority as bars",
+    "count items by status split by priority as stacked bars",
+    "count items where status is open by assignee as donut",
+    "count items by stage as bars",
+    "count items by month of created as columns",
+    "count items by week of created for last 3 months as columns",
+    "count items by points in ranges (2, 5) as bars",
+    "count items by cases (urgent: priority is P1, open: status is open) as bars",
+    'count items by priority folding (P1, P2 as "the worst") as bars',
+    "count items by tags as bars",
+    "count moves by field as bars",
+  ];
+
+  test.each(REPORTS)("of any part of %s tells exactly its records", async (sentence) => {
+    const report = reportOf(sentence);
+    const shown = await askFigure(em, builder, report, PLAIN_DRESS);
+    if (!isDrawable(shown) || shown.kind !== "count") throw new Error("no count");
+    let told = 0;
+    for (const row of shown.answer.rows) {
+      const path = row.path.map((head) => head.key);
+      const parts = shown.answer.split.length
+        ? shown.answer.split.map((head, i) => ({ split: head.key, cell: row.parts[i][0] }))
+        : [{ cell: row.cells[0] }];
+      for (const { cell, ...part } of parts) {
+        const beam = beamOf(report, { path, ...part }, builder);
+        if (!beam) continue;
+        told += 1;
+        const where = parseConditionText(beam.says!, beam.subject, builder.view);
+        if (!where.ok) throw new Error(`${beam.says}: ${where.problems[0].message}`);
+        const all = { ...report, by: [], shape: "number" as const } as Report & { kind: "count" };
+        const { split: _split, period: _period, ...plain } = all;
+        const narrow = narrowed(
+          plain,
+          [{ subject: beam.subject, where: where.value }],
+          builder.view.catalog,
+        );
+        expect([beam.says, await countOf(narrow.report as Report)]).toEqual([
+          beam.says,
+          cell.records,
+        ]);
+      }
+    }
+    expect(told).toBeGreaterThan(0);
+  });
+
+  test("of a point of a level is the day at whose end it was counted, with its part", () => {
+    const report = reportOf(
+      "level of items where status is open at month ends for 2026-09 to 2026-10 split by priority",
+    );
+    expect(beamOf(report, { path: ["b0"] }, builder)).toEqual({
+      subject: "items",
+      says: null,
+      stood: "2026-09-30",
+    });
+    expect(beamOf(report, { path: ["b1"], split: "n" }, builder)).toEqual({
+      subject: "items",
+      says: "priority is empty",
+      stood: "2026-10-31",
+    });
+  });
+
+  test("a rest, an hour of the day and a step of a flow tell nothing", () => {
+    const of = (sentence: string, path: string[]) => beamOf(reportOf(sentence), { path }, builder);
+    expect(of("count items by assignee top 2 as bars", ["r"])).toBeNull();
+    expect(of("count items by hour of created as columns", ["v9"])).toBeNull();
+    expect(
+      of("arrivals of items where status is open by month for last 3 months as columns", ["b0"]),
+    ).toBeNull();
+  });
+});
+
+describe("a dashboard", () => {
+  const filters = [
+    {
+      id: "team",
+      subject: "items",
+      field: ["team"],
+      begins: { kind: "test", field: ["team"], operator: "isNotEmpty", values: [] },
+    },
+    { id: "who", subject: "items", field: ["assignee"], dependsOn: "team" },
+  ];
+  const save = async () => {
+    const report = await tileOf("count items by team as bars");
+    const saved = await saveDashboard(em, builder.viewer, {
+      name: "Narrowed",
+      tiles: [
+        { id: "a", report, deck: "d", x: 0, y: 0, w: 6, h: 6, deaf: ["who"] },
+        { id: "b", text: "**Read this**", x: 6, y: 0, w: 6, h: 4 },
+      ],
+      decks: [{ id: "d", title: "Right now", note: "", isClosed: true }],
+      filters,
+    });
+    if (!saved.ok) throw new Error(saved.problems[0].message);
+    return saved.value;
+  };
+
+  test("keeps its decks, filters and tiles of words, and says what its filters begin with", async () => {
+    const { id } = await save();
+    const board = await loadDashboard(em, builder.viewer, id, builder.view);
+    expect(board!.decks).toEqual([{ id: "d", title: "Right now", note: "", isClosed: true }]);
+    expect(board!.filters.map((one) => [one.id, one.says])).toEqual([
+      ["team", "team is not empty"],
+      ["who", null],
+    ]);
+    expect(board!.tiles).toHaveLength(2);
+  });
+
+  test("saved without a word of its filters and decks keeps them", async () => {
+    const { id, version } = await save();
+    const board = (await loadDashboard(em, builder.viewer, id))!;
+    await saveDashboard(em, builder.viewer, { id, version, name: "Again", tiles: board.tiles });
+    const again = await loadDashboard(em, builder.viewer, id, builder.view);
+    expect([again!.name, again!.decks.length, again!.filters.length]).toEqual(["Again", 1, 2]);
+  });
+
+  test("remembers for each viewer what they chose and when they were there before", async () => {
+    const { id } = await save();
+    expect(await visit(em, builder.viewer, clock, id)).toEqual({ chosen: {}, before: null });
+    await keepChoice(em, builder.viewer, clock, id, { team: null });
+    const later = { now: () => NOW + 3_600_000_000 };
+    expect(await visit(em, builder.viewer, later, id)).toEqual({
+      chosen: { team: null },
+      before: "2026-11-24T15:30:00.000Z",
+    });
+    const atOnce = { now: () => NOW + 3_660_000_000 };
+    expect((await visit(em, builder.viewer, atOnce, id)).before).toBe("2026-11-24T15:30:00.000Z");
+    await setShares(em, builder.viewer, "dashboard", id, [
+      { everyone: true, person: null, team: null, mayChange: false },
+    ]);
+    expect((await visit(em, member.viewer, clock, id)).chosen).toEqual({});
+  });
+
+  test("lets nobody keep a choice of one that they may not read", async () => {
+    const { id } = await save();
+    await expect(keepChoice(em, member.viewer, clock, id, {})).rejects.toThrow();
+  });
+});
