@@ -85,6 +85,20 @@ export const TileAsk = z.object({
   narrowed: z.array(NarrowingAsk).max(60).default([]),
 });
 
+/** What came into a tile's figure and left it since an instant. */
+export const SinceAsk = z.object({
+  report: z.int(),
+  narrowed: z.array(NarrowingAsk).max(60).default([]),
+  since: z.iso.datetime(),
+});
+
+/** How many are in a figure that were not, and how many were in it that are not any more; `says`: the sentence that tells them one by one. */
+export interface ShownSince {
+  readonly came: number;
+  readonly left: number;
+  readonly says: string;
+}
+
 /** What a part of a figure says of its records. */
 export const BeamAsk = z.object({ definition: ReportSchema, opened: Opened });
 
@@ -192,6 +206,8 @@ export const figureActs = {
   forecast: act(ForecastAsk).answers<ShownForecast>(),
   sprint: act(SprintAsk).answers<ShownSprint>(),
   tile: act(TileAsk).answers<ShownTile>(),
+  /** Null where it cannot be told: of what is no count of items. */
+  since: act(SinceAsk).answers<ShownSince | null>(),
   /** What a part says, for other tiles; null for a part that no condition tells. */
   beam: act(BeamAsk).answers<ShownBeam | null>(),
 };

@@ -9,6 +9,7 @@ export {
 } from "./database";
 export { explainPlan, type Explained } from "./explainPlan";
 export { runPlan } from "./runPlan";
+export { listen } from "./listen";
 export { copyRows } from "./copyRows";
 export { rowsOf } from "./rowsOf";
 export { importBundle, type ImportOptions, type ImportOutcome } from "./importing/importBundle";

@@ -7,6 +7,7 @@ export { newSession, type EntityManager } from "@/data";
 export { loadWorkspace, type Viewer, type Role, type WorkspaceRow } from "@/data";
 export { pinsOf as listPins } from "@/data";
 export { systemClock } from "./clock";
+export { watchRecords } from "./live/live";
 export { roomFacts } from "./viewer/facts";
 export { deskOf, sightOf, type Desk } from "./viewer/viewpoint";
 export * from "./accounts/signIn";

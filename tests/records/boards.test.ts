@@ -4,7 +4,7 @@ import { parseConditionText } from "@/core/sentence";
 import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
 import { keepChoice, loadDashboard, saveDashboard, visit } from "@/server/dashboards/dashboards";
-import { answerTile, beamOf } from "@/server/dashboards/tile";
+import { answerTile, beamOf, sinceThen } from "@/server/dashboards/tile";
 import { setShares } from "@/server/library/kept";
 import { saveReport } from "@/server/library/reports";
 import { askFigure } from "@/server/reports/room";
@@ -176,6 +176,47 @@ describe("a beam", () => {
     expect(of("count items by hour of created as columns", ["v9"])).toBeNull();
     expect(
       of("arrivals of items where status is open by month for last 3 months as columns", ["b0"]),
+    ).toBeNull();
+  });
+});
+
+describe("since one last looked", () => {
+  const keysOf = async (sentence: string): Promise<Set<string>> => {
+    const shown = await askFigure(em, builder, reportOf(sentence), PLAIN_DRESS);
+    if (isDrawable(shown)) throw new Error("no list");
+    const { count, rows } = shown.records;
+    expect(rows).toHaveLength(count);
+    return new Set(rows.map((row) => row.key!));
+  };
+  const without = (some: Set<string>, others: Set<string>) =>
+    [...some].filter((key) => !others.has(key)).length;
+
+  test.each([
+    ["status is open", "2026-11-18T08:00:00.000Z"],
+    ["status is open and priority is any of (P1, P2)", "2026-11-20T00:00:00.000Z"],
+    ["status is open and team is not empty", "2026-11-23T12:00:00.000Z"],
+  ])(
+    "what came and left where %s are those that were not, and are not any more",
+    async (where, since) => {
+      const report = await tileOf(`count items where ${where} by priority as bars`);
+      const told = (await sinceThen(em, builder, { report, narrowed: [], since }))!;
+      const now = await keysOf(`list items where ${where} showing key as list`);
+      const then = await keysOf(
+        `list items where ${where} showing key as it stood on ${since.replace(".000", "")} as list`,
+      );
+      expect([told.came, told.left]).toEqual([without(now, then), without(then, now)]);
+      expect(reportOf(told.says).kind).toBe("bridge");
+    },
+  );
+
+  test("is not told of what is no count of items, nor of a time to come", async () => {
+    const of = async (sentence: string, since = "2026-11-20T00:00:00.000Z") =>
+      sinceThen(em, builder, { report: await tileOf(sentence), narrowed: [], since });
+    expect(await of("average points of items by team as bars")).toBeNull();
+    expect(await of("count projects by manager as bars")).toBeNull();
+    expect(await of("list items where status is open showing key as list")).toBeNull();
+    expect(
+      await of("count items where status is open as number", "2027-01-01T00:00:00.000Z"),
     ).toBeNull();
   });
 });

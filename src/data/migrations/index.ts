@@ -6,6 +6,7 @@ import { Migration20261130000000_ties } from "./Migration20261130000000_ties";
 import { Migration20261130120000_ends } from "./Migration20261130120000_ends";
 import { Migration20261201000000_entries } from "./Migration20261201000000_entries";
 import { Migration20261201120000_boards } from "./Migration20261201120000_boards";
+import { Migration20261201160000_tells } from "./Migration20261201160000_tells";
 
 /** Every migration, oldest first. */
 export const migrations = [
@@ -17,4 +18,5 @@ export const migrations = [
   { name: "Migration20261130120000_ends", class: Migration20261130120000_ends },
   { name: "Migration20261201000000_entries", class: Migration20261201000000_entries },
   { name: "Migration20261201120000_boards", class: Migration20261201120000_boards },
+  { name: "Migration20261201160000_tells", class: Migration20261201160000_tells },
 ];

@@ -22,7 +22,7 @@ import { mayRead } from "./sharing";
 
 export type Role = "administrator" | "builder" | "member";
 
-/** Somebody who is signed in, with what they may see. `projects` null: all of them. */
+/** Somebody who is signed in, with what they may see. `visible`: of which projects; null is all of them. */
 export interface Viewer extends ViewerWords {
   readonly login: string;
   readonly name: string;

@@ -5,7 +5,7 @@ import { compareWith, quickLook } from "../reports/compare";
 import { runPlan } from "@/data";
 import { planForecast } from "@/core/kinds/planned";
 import { askSprint } from "../sprints/sprintRoom";
-import { answerTile, beamOf } from "../dashboards/tile";
+import { answerTile, beamOf, sinceThen } from "../dashboards/tile";
 
 import type { figureActs as contracts } from "@/contract/figures";
 import { checked } from "../reports/checked";
@@ -59,6 +59,7 @@ export const figureActs: ActsOf<typeof contracts> = {
   tile: {
     run: ({ em, desk }, asked) => answerTile(em, desk, asked),
   },
+  since: { run: ({ em, desk }, asked) => sinceThen(em, desk, asked) },
   beam: {
     run: async ({ desk }, { definition, opened }) =>
       beamOf(checked(definition, desk), opened, desk),

@@ -1,6 +1,21 @@
-import type { NarrowingText, OpenedPart, ShownBeam, ShownTile } from "@/contract/figures";
-import { isReportTile, type Tile } from "@/core/definition";
-import { narrowed, partCondition, type Narrowing, type Report } from "@/core/kinds";
+import type {
+  NarrowingText,
+  OpenedPart,
+  ShownBeam,
+  ShownSince,
+  ShownTile,
+} from "@/contract/figures";
+import { isReportTile, PLAIN_DRESS, type Tile } from "@/core/definition";
+import {
+  checkReport,
+  narrowed,
+  partCondition,
+  printReport,
+  type BridgeReport,
+  type Narrowing,
+  type Report,
+} from "@/core/kinds";
+import { instantText } from "@/core/time";
 import { conditionText, parseConditionText } from "@/core/sentence";
 import type { EntityManager } from "@/data";
 import { loadReport } from "../library/reports";
@@ -52,6 +67,51 @@ function readNarrowings(texts: readonly NarrowingText[], { view }: Desk) {
     else dropped.push({ id, why: condition.problems[0].message });
   }
   return { read, dropped };
+}
+
+/** The bridge that tells what came into a count of items and what left it; null for what has none. */
+function bridgeSince(report: Report, from: string, to: string): BridgeReport | null {
+  if (report.kind !== "count" || report.subject.id !== "items") return null;
+  const [first] = report.measures;
+  const isCount = "measure" in first && first.measure === "count" && !first.where && !first.per;
+  if (!isCount || report.period || report.stood || report.compared) return null;
+  const { subject, where } = report;
+  return {
+    kind: "bridge",
+    subject,
+    ...(where ? { where } : {}),
+    from,
+    to,
+    shape: "waterfall",
+  };
+}
+
+/** How many came into a tile's figure since an instant, and how many left it. */
+export async function sinceThen(
+  em: EntityManager,
+  desk: Desk,
+  {
+    report,
+    narrowed: texts,
+    since,
+  }: { report: number; narrowed: readonly NarrowingText[]; since: string },
+): Promise<ShownSince | null> {
+  const kept = await loadReport(em, desk.viewer, report);
+  if (!kept) throw nothingHere();
+  const { view } = desk;
+  const { read } = readNarrowings(texts, desk);
+  const now = instantText(view.now);
+  const bridge = bridgeSince(narrowed(kept.definition, read, view.catalog).report, since, now);
+  if (!bridge || since >= now || checkReport(bridge, view).length) return null;
+  const shown = await askFigure(em, desk, bridge, PLAIN_DRESS);
+  if (shown.kind !== "history" || shown.answer.kind !== "bridge" || shown.blank) return null;
+  const { parts } = shown.answer;
+  const count = (isGain: boolean) =>
+    parts.reduce(
+      (sum, part) => (part.amount.startsWith("-") === isGain ? sum : sum + part.count),
+      0,
+    );
+  return { came: count(true), left: count(false), says: printReport(bridge, view.catalog) };
 }
 
 /** What a part of a figure says of the records in it, in words; null where no condition tells it. */

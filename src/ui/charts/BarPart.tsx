@@ -1,6 +1,20 @@
 "use client";
 import type { FigureRow, Mark } from "@/core/figure";
-import { type Drawn, beamFill, inkOn, isLit, LABEL_PX, opens, tipOf, writtenWith } from "./drawing";
+import {
+  type Drawn,
+  beamFill,
+  fillOf,
+  isFaded,
+  inkOn,
+  isLit,
+  LABEL_PX,
+  opens,
+  tipOf,
+  writtenWith,
+} from "./drawing";
+
+/** The colour that is left to a faded part, at its foot, in px. */
+const FOOT = 3;
 
 export interface Box {
   readonly x?: number;
@@ -52,6 +66,9 @@ export function Part({
     <g {...opens(mark, drawn)} data-place={place}>
       <title>{tipOf(mark, drawn)}</title>
       <rect x={left} y={y} width={w} height={h} fill={beamFill(mark, drawn)} />
+      {isFaded(mark, drawn) && (
+        <rect x={left} y={y + h - FOOT} width={w} height={FOOT} fill={fillOf(mark.color, drawn)} />
+      )}
       {ruler !== null &&
         (lying ? (
           <rect x={x + width * ruler - 1.5} y={y - 4} width={3} height={h + 8} fill="var(--ink)" />
@@ -88,7 +105,7 @@ export function Part({
           y={y + h / 2 + 4.5}
           textAnchor="middle"
           style={{
-            fill: inkOn(mark.color),
+            fill: isFaded(mark, drawn) ? "var(--ink)" : inkOn(mark.color),
             fontWeight: 560,
             fontSize: LABEL_PX[drawn.dress.labelSize],
           }}

@@ -3,7 +3,7 @@ import { Pie, PieChart, ResponsiveContainer } from "recharts";
 import styled, { css } from "styled-components";
 import type { Dress } from "@/core/definition";
 import type { Figure, Mark } from "@/core/figure";
-import { type Drawn, beamFill, inkOn, isLit, opens, tipOf, writtenWith } from "./drawing";
+import { type Drawn, beamFill, inkOn, isFaded, isLit, opens, tipOf, writtenWith } from "./drawing";
 import { Swatch } from "./Swatch";
 
 const BESIDE = css<{ $small?: boolean }>`
@@ -250,7 +250,10 @@ function Slice({ sector, mark, drawn }: { sector: Sector; mark: Mark; drawn: Dra
           x={tx}
           y={ty + 4}
           textAnchor="middle"
-          style={{ fill: inkOn(mark.color), fontWeight: 560 }}
+          style={{
+            fill: isFaded(mark, drawn) ? "var(--ink)" : inkOn(mark.color),
+            fontWeight: 560,
+          }}
         >
           {wide > 34 ? writtenWith(mark) : mark.words}
         </text>

@@ -67,11 +67,12 @@ export const isLit = (
   mark: Parameters<typeof markId>[0],
   { opened }: Pick<Drawn, "opened">,
 ): boolean => opened.length > 0 && opened.includes(markId(mark));
-/** The fill of a part: faded where others beam and it does not. */
+/** Whether others beam and a part does not. */
+export const isFaded = (mark: Mark, drawn: Drawn): boolean =>
+  drawn.isBeam === true && drawn.opened.length > 0 && !isLit(mark, drawn);
+/** The fill of a part; a faded one has none of its colour. */
 export const beamFill = (mark: Mark, drawn: Drawn): string =>
-  drawn.isBeam && drawn.opened.length > 0 && !isLit(mark, drawn)
-    ? fill("ghost")
-    : fillOf(mark.color, drawn);
+  isFaded(mark, drawn) ? fill("ghost") : fillOf(mark.color, drawn);
 
 /** What is said while the pointer rests on a mark: the builder's own words first. */
 export const tipOf = (mark: Mark, { dress }: Drawn): string =>

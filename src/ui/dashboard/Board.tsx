@@ -28,6 +28,7 @@ import { useNarrowed } from "./narrowing/useNarrowed";
 import type { BegunTile } from "./tiles/ReportBody";
 import { TileBody } from "./tiles/TileBody";
 import { Grid } from "./TileGrid";
+import { useLive } from "./useLive";
 import { useStood } from "./useStood";
 
 const Arrange = later(() => import("./arrange/Arrange"), "Arrange");
@@ -49,6 +50,8 @@ export interface BoardProps {
   readonly mayBuild: boolean;
   /** What the viewer chose of its filters when they were last here. */
   readonly chosen?: ChosenFilters;
+  /** When the viewer was here before, as ISO text; null at a first visit. */
+  readonly since?: string | null;
   /** The answers of tiles that were begun with the page, by their ids. */
   readonly begun?: Readonly<Record<string, BegunTile>>;
 }
@@ -63,6 +66,7 @@ export function Board({
   teams,
   mayBuild,
   chosen = NOTHING,
+  since = null,
   begun = {},
 }: BoardProps) {
   const [saved, setSaved] = useState<Arranged & { version: number }>(board);
@@ -95,6 +99,7 @@ export function Board({
     );
     return () => clearInterval(timer);
   }, [board.id, board.mayChange]);
+  useLive(useCallback(() => setStamp((n) => n + 1), []));
   useShortcuts([
     ...(board.mayChange && !arranging ? [arrangeKey(() => setArranging(true))] : []),
     ...BOARD_KEYS,
@@ -135,6 +140,7 @@ export function Board({
       stood={beamedDay(tile, now) ?? stood}
       narrowed={narrowingOf(tile)}
       lit={beamedFrom(tile, now)}
+      since={since}
       nameOf={(id) => nameOfNarrowing(id, board, now.beams)}
     />
   );
@@ -164,10 +170,11 @@ export function Board({
           )}
         </Empty>
       ) : (
-        laidIn(saved.decks, saved.tiles).map(({ deck, tiles }) => (
+        laidIn(saved.decks, saved.tiles).map(({ deck, tiles }, place) => (
           <section key={deck?.id ?? ""} aria-label={deck?.title ?? "Tiles"}>
             {deck && (
               <DeckHead
+                isFirst={place === 0}
                 deck={deck}
                 tiles={tiles}
                 isClosed={closed.includes(deck.id)}

@@ -7,14 +7,14 @@ import { isReportTile, type Deck, type ReportTile, type Tile } from "@/core/defi
 import { isDrawable } from "@/core/kinds";
 import { ask, Button } from "../kit";
 
-const Head = styled.header`
+const Head = styled.header<{ $isFirst: boolean }>`
   display: flex;
   align-items: baseline;
   gap: 4px 12px;
   min-height: 39px;
   margin: 6px 32px 0;
   padding-top: 8px;
-  border-top: 3px solid var(--ink);
+  border-top: ${(p) => (p.$isFirst ? "0" : "3px solid var(--ink)")};
   flex-wrap: wrap;
   h2 {
     font: 620 20px/24px var(--serif);
@@ -43,6 +43,8 @@ const Head = styled.header`
 const MOST_FIGURES = 3;
 
 interface DeckHeadProps {
+  /** No rule parts it from what stands above. */
+  readonly isFirst: boolean;
   readonly deck: Deck;
   readonly tiles: readonly Tile[];
   readonly isClosed: boolean;
@@ -52,11 +54,19 @@ interface DeckHeadProps {
 }
 
 /** The title of a deck; of one that is put away, up to three of its figures too. */
-export function DeckHead({ deck, tiles, isClosed, onToggle, onOpen, narrowingOf }: DeckHeadProps) {
+export function DeckHead({
+  isFirst,
+  deck,
+  tiles,
+  isClosed,
+  onToggle,
+  onOpen,
+  narrowingOf,
+}: DeckHeadProps) {
   const shown = tiles.filter(isReportTile).slice(0, MOST_FIGURES);
   const count = tiles.length === 1 ? "1 tile" : `${tiles.length} tiles`;
   return (
-    <Head>
+    <Head $isFirst={isFirst}>
       <h2>{deck.title}</h2>
       <p>{isClosed ? `${count}, put away` : deck.note}</p>
       {isClosed &&
@@ -87,7 +97,7 @@ function Figure({
   onOpen: (answer: ShownTile) => void;
 }) {
   const { data } = useQuery({
-    queryKey: ["tile", report, 0, "", narrowed],
+    queryKey: ["tile", report, "", narrowed],
     queryFn: ({ signal }) => ask("tile", { report, narrowed: [...narrowed] }, signal),
     staleTime: 240_000,
   });

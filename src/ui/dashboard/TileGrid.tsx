@@ -9,7 +9,7 @@ const ROW_HEIGHT = 34;
 const GAP = 16;
 
 const Surface = styled.div<{ $arranging: boolean }>`
-  padding: 4px 32px 40px;
+  padding: 4px 32px 14px;
   min-width: 0;
   flex: 1;
   .react-grid-layout {
@@ -76,7 +76,7 @@ const Surface = styled.div<{ $arranging: boolean }>`
     height: 100%;
   }
   @media (max-width: 700px) {
-    padding: 4px 16px 40px;
+    padding: 4px 16px 14px;
   }
 `;
 

@@ -5,12 +5,13 @@ import { isDrawable, type Report, type Shown } from "@/core/kinds";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { List, Maximize2, ScrollText } from "lucide-react";
 import Link from "next/link";
-import { memo } from "react";
+import { memo, useEffect } from "react";
 import type { Mark } from "@/core/figure";
 
 import { ask, Button, takeBegun } from "../../kit";
 import { FigureBody, RowsHead } from "../../report";
 import { footOf } from "./footOf";
+import { Since } from "./Since";
 import { Box, RowsTable } from "./tileStyle";
 
 const GROUNDS: Partial<Record<NonNullable<Report["shape"]>, string>> = {
@@ -32,6 +33,7 @@ export interface ReportBodyProps {
   /** A part was pressed. */
   readonly onPart: (answer: ShownTile, mark: Mark) => void;
   readonly onExpand?: (answer: ShownTile) => void;
+  /** Counts up each time when it is to be asked anew. */
   readonly stamp: number;
   readonly begun?: BegunTile | undefined;
   /** The local day at whose end it is asked for; "" for now. */
@@ -41,6 +43,8 @@ export interface ReportBodyProps {
   readonly lit?: readonly string[];
   /** What a narrowing is called, by its id. */
   readonly nameOf?: (id: string) => string;
+  /** When the viewer was here before, as ISO text. */
+  readonly since?: string | null;
   readonly quiet?: boolean;
 }
 
@@ -59,11 +63,12 @@ export const ReportBody = memo(function ReportBody({
   narrowed = NOTHING,
   lit = NONE,
   nameOf = (id) => id,
+  since = null,
   quiet,
 }: ReportBodyProps) {
   const { report } = tile;
   const { data, error, refetch, isFetching } = useQuery({
-    queryKey: ["tile", report, stamp, stood, narrowed],
+    queryKey: ["tile", report, stood, narrowed],
     queryFn: async ({ signal }) =>
       (stood || begun?.narrowed !== JSON.stringify(narrowed)
         ? null
@@ -72,6 +77,9 @@ export const ReportBody = memo(function ReportBody({
     staleTime: 240_000,
     placeholderData: keepPreviousData,
   });
+  useEffect(() => {
+    if (stamp > 0) void refetch();
+  }, [stamp, refetch]);
   if (!data) {
     return (
       <Box $ground="var(--salt)" aria-busy={!error}>
@@ -127,11 +135,6 @@ export const ReportBody = memo(function ReportBody({
         )}
       </div>
       {tile.subtitle && <p className="sub">{tile.subtitle}</p>}
-      {isEmptied(shown) && heard.length > 0 && (
-        <p className="empties" role="status">
-          Nothing is left by {heard.join(" and ")}.
-        </p>
-      )}
       {data.dropped.map(({ id, why }) => (
         <p key={id} className="empties" role="status">
           {nameOf(id)} does not narrow: {why}.
@@ -155,17 +158,24 @@ export const ReportBody = memo(function ReportBody({
           />
         )}
       </div>
+      {since && !stood && !quiet && (
+        <Since report={report} narrowed={narrowed} since={since} stamp={stamp} />
+      )}
       {tile.footnote && <p className="sub">{tile.footnote}</p>}
       <div className="foot">
         <span title={heard.length ? `narrowed by ${heard.join(", ")}` : undefined}>
           {shown.asOf.includes(":") ? `as of ${shown.asOf}` : shown.asOf}
           {heard.length > 0 && ` · ${heard.length} ${heard.length === 1 ? "filter" : "filters"}`}
-          {isFetching ? " · looking again" : ""}
+          {isFetching ? " · looking again" : error ? " · not reached since, trying again" : ""}
         </span>
         {lit.length > 0 ? (
           <span className="beam">beam starts here</span>
         ) : (
-          <span>{footOf(shown, asked)}</span>
+          <span>
+            {isEmptied(shown) && heard.length > 0
+              ? `nothing left by ${heard.join(" and ")}`
+              : footOf(shown, asked)}
+          </span>
         )}
       </div>
     </Box>

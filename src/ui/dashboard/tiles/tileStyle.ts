@@ -76,6 +76,11 @@ export const Box = styled.article<{ $ground: string }>`
     white-space: nowrap;
     overflow: hidden;
   }
+  .foot span {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    min-width: 40px;
+  }
   .foot .beam {
     color: var(--brass-ink);
     font-weight: 650;

@@ -22,12 +22,13 @@ export default async function DashboardPage({ params }: Props) {
   if (!board) notFound();
   const { em, desk } = await signedIn();
   const reports = board.mayChange ? await listReports(em, desk.viewer, desk.view.catalog) : [];
-  const { chosen } = await visit(em, desk.viewer, systemClock, board.id);
+  const { chosen, before } = await visit(em, desk.viewer, systemClock, board.id);
   return (
     <Board
       key={board.id}
       board={board}
       chosen={chosen}
+      since={before}
       begun={beginTiles(em, desk, board.tiles, narrowingsAt(board.filters, chosen))}
       reports={reports.map(({ id, name, shape, mine, takesConditions }) => ({
         id,
