@@ -1,41 +1,62 @@
 import {
+  answerTile,
   answerWorkings,
   askFigure,
   brandOf,
   checkReport,
+  clockText,
   deskOf,
   findPrintJob,
+  loadDashboard,
   localDay,
   longDayText,
   newSession,
   roomFacts,
   sightOf,
   systemClock,
+  type Desk,
+  type EntityManager,
+  type PrintJob,
 } from "@/server/web";
-import type { PrintFacts } from "@/ui/print";
+import { isReportTile } from "@/core/definition";
+import type { BoardPrintFacts, PrintFacts } from "@/ui/print";
 
 /** Rows of a list on paper: a hundred pages. */
 const MOST_ROWS = 3000;
 
 /** Everything that a page to print shows, for whom it was asked; null when the secret opens nothing. */
-export async function loadPrint(secret: string): Promise<PrintFacts | null> {
+export async function loadPrint(secret: string): Promise<PrintFacts | BoardPrintFacts | null> {
   const em = await newSession();
   const found = await findPrintJob(em, secret);
   if (!found) return null;
   const desk = await deskOf(em, found.viewer, systemClock);
-  const { job } = found;
+  return "board" in found.job
+    ? loadBoard(em, desk, found.job.board)
+    : loadReport(em, desk, found.job);
+}
+
+/** What stands on every printed page: the workspace, for whom it is and what they may see. */
+const headOf = async (em: EntityManager, desk: Desk) => ({
+  brand: await brandOf(em),
+  workspace: desk.workspace.name,
+  who: desk.viewer.name,
+  sight: sightOf(desk),
+});
+
+async function loadReport(
+  em: EntityManager,
+  desk: Desk,
+  job: Exclude<PrintJob, { board: unknown }>,
+): Promise<PrintFacts | null> {
   const { calendar, now } = desk.view;
   if (checkReport(job.report, desk.view).length) return null;
   const shown = await askFigure(em, desk, job.report, job.dress, MOST_ROWS);
   return {
+    ...(await headOf(em, desk)),
     asOf: shown.asOf.includes(" ")
       ? shown.asOf
       : `as of ${longDayText(localDay(now, calendar.zone))}, ${shown.asOf}`,
     facts: roomFacts(desk),
-    brand: await brandOf(em),
-    workspace: desk.workspace.name,
-    who: desk.viewer.name,
-    sight: sightOf(desk),
     report: job.report,
     dress: job.dress,
     title: job.title,
@@ -44,5 +65,32 @@ export async function loadPrint(secret: string): Promise<PrintFacts | null> {
     workings: job.workings
       ? await answerWorkings(em, job.report, desk.view, desk.viewer.name)
       : null,
+  };
+}
+
+/** A whole dashboard: each tile answered with the rights of whoever asked, narrowed as they saw it. */
+async function loadBoard(
+  em: EntityManager,
+  desk: Desk,
+  { id, narrowed, says, stood, closed }: Extract<PrintJob, { board: unknown }>["board"],
+): Promise<BoardPrintFacts | null> {
+  const board = await loadDashboard(em, desk.viewer, id, desk.view);
+  if (!board) return null;
+  const { calendar, now } = desk.view;
+  const answers = await Promise.all(
+    board.tiles.filter(isReportTile).map(async (tile) => {
+      const asked = { report: tile.report, stood, narrowed: narrowed[tile.id] ?? [] };
+      return [tile.id, await answerTile(em, desk, asked).catch(() => null)] as const;
+    }),
+  );
+  return {
+    ...(await headOf(em, desk)),
+    board,
+    answers: Object.fromEntries(answers),
+    says,
+    closed,
+    asOf: stood
+      ? `as it stood on ${longDayText(stood)}`
+      : `as of ${longDayText(localDay(now, calendar.zone))}, ${clockText(now, calendar.zone)}`,
   };
 }

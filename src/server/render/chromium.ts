@@ -1,4 +1,5 @@
 import { chromium, type Browser, type Page } from "playwright-core";
+import type { BoardExportRequest } from "@/contract/boardExports";
 import type { EntityManager } from "@/data";
 import type { Drawer } from "../exports/exportReport";
 import { makePrintJob } from "./printJob";
@@ -93,6 +94,30 @@ export const chromiumDrawer = (em: EntityManager): Drawer => ({
         });
       if (format === "png") return page.locator("[data-figure]").screenshot({ type: "png" });
       return new TextEncoder().encode(await page.evaluate(drawingOf));
+    });
+  },
+});
+
+/** A whole dashboard as PDF or PNG: as somebody sees it, with their rights. */
+export const boardDrawer = (em: EntityManager) => ({
+  async draw(board: BoardExportRequest, title: string, viewer: number): Promise<Uint8Array> {
+    const secret = await makePrintJob(em, viewer, { board });
+    return withPage(async (page) => {
+      await page.setViewportSize({ width: 1240, height: 900 });
+      await page.goto(`${ownAddress()}/print/${secret}?as=${board.format}`, { waitUntil: "load" });
+      await page.waitForSelector("[data-ready]", { state: "attached", timeout: READY_MS });
+      await page.evaluate(() => document.fonts.ready);
+      if (board.format === "png") return page.locator("[data-figure]").screenshot({ type: "png" });
+      return page.pdf({
+        format: "A4",
+        landscape: true,
+        scale: 0.82,
+        printBackground: true,
+        margin: { top: "10mm", bottom: "14mm", left: "10mm", right: "10mm" },
+        displayHeaderFooter: true,
+        headerTemplate: "<span></span>",
+        footerTemplate: FOOT(title),
+      });
     });
   },
 });

@@ -1,28 +1,23 @@
-import { ReportSchema } from "@/core/kinds/schemas";
-import { DressSchema } from "@/core/definition/schemas";
-import { type Report } from "@/core/kinds";
 import { z } from "zod";
-import { type Dress } from "@/core/definition";
+import { BoardExportRequest } from "@/contract/boardExports";
+import { DressSchema } from "@/core/definition/schemas";
+import { ReportSchema } from "@/core/kinds/schemas";
 import { addPrintJob, findPrintJobRow, loadViewer, type EntityManager, type Viewer } from "@/data";
 import { hashOf, newSecret } from "../accounts/secrets";
 
-const Body = z.object({
+const ReportJob = z.object({
   report: ReportSchema,
   dress: DressSchema,
   title: z.string(),
+  /** The path of the live report. */
   link: z.string(),
   workings: z.boolean(),
 });
+const BoardJob = z.object({ board: BoardExportRequest });
+const Body = z.union([ReportJob, BoardJob]);
 
-/** What a page to print shows. */
-export interface PrintJob {
-  readonly report: Report;
-  readonly dress: Dress;
-  readonly title: string;
-  /** The path of the live report. */
-  readonly link: string;
-  readonly workings: boolean;
-}
+/** What a page to print shows: a report, or a whole dashboard. */
+export type PrintJob = z.infer<typeof Body>;
 
 /** Keeps what is to be printed for somebody; the secret that comes back opens its page for ten minutes. */
 export async function makePrintJob(

@@ -269,7 +269,7 @@ function Ground({
       style={{
         width: "100%",
         minHeight: lies ?? 120,
-        maxHeight: lies === null ? undefined : lies * MOST_STRETCH,
+        maxHeight: lies === null ? undefined : `calc(${lies}px * var(--stretch, ${MOST_STRETCH}))`,
         flex: 1,
       }}
     >

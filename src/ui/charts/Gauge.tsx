@@ -5,7 +5,10 @@ import { opens, ticksTo, type Drawn } from "./drawing";
 
 const Box = styled.div<{ $small?: boolean }>`
   display: grid;
-  grid-template-columns: ${(p) => (p.$small ? "clamp(64px, 28%, 130px)" : "150px")} minmax(0, 1fr);
+  grid-template-columns: ${(p) => (p.$small ? "clamp(64px, 28%, var(--staff, 130px))" : "150px")} minmax(
+      0,
+      1fr
+    );
   gap: ${(p) => (p.$small ? 14 : 34)}px;
   flex: 1;
   min-height: ${(p) => (p.$small ? 96 : 260)}px;

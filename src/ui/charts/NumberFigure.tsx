@@ -10,7 +10,7 @@ const inTile = css<{ $signs: number }>`
   padding: 4px 0;
   container-type: size;
   .n {
-    font-size: min(66px, 90cqh, ${(p) => Math.round(170 / p.$signs)}cqw);
+    font-size: min(var(--numeral, 66px), 90cqh, ${(p) => Math.round(170 / p.$signs)}cqw);
   }
 `;
 const Box = styled.div<{ $small: boolean; $signs: number }>`

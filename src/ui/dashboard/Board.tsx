@@ -4,7 +4,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { ChosenFilters, KeptDashboard } from "@/contract/dashboards";
 import type { ShownTile } from "@/contract/figures";
 import type { Thing } from "@/core/catalog";
-import type { Tile } from "@/core/definition";
+import { isReportTile, type Tile } from "@/core/definition";
 import type { Mark } from "@/core/figure";
 import { markId } from "../charts";
 import { ask, Button, Dialog, Empty, later, Page, SightLine, tell, useShortcuts } from "../kit";
@@ -28,6 +28,7 @@ import { useNarrowed } from "./narrowing/useNarrowed";
 import type { BegunTile } from "./tiles/ReportBody";
 import { TileBody } from "./tiles/TileBody";
 import { Grid } from "./TileGrid";
+import { useBoardExport } from "./useBoardExport";
 import { useLive } from "./useLive";
 import { useStood } from "./useStood";
 
@@ -81,7 +82,8 @@ export function Board({
   const [closed, setClosed] = useState<readonly string[]>(() =>
     board.decks.filter((deck) => deck.isClosed).map((deck) => deck.id),
   );
-  const beaming = useBeams(now, setNow, (answer, mark) => setOpened({ answer, mark }));
+  const beaming = useBeams(saved.tiles, now, setNow, (answer, mark) => setOpened({ answer, mark }));
+  const exportBoard = useBoardExport({ ...board, tiles: saved.tiles }, now, stood, closed);
   const router = useRouter();
   const open = useCallback(
     (answer: ShownTile, mark: Mark | null) => setOpened({ answer, mark }),
@@ -157,6 +159,7 @@ export function Board({
         onShare={() => setHands("share")}
         onMail={() => setHands("mail")}
         onArrange={() => setArranging(true)}
+        onExport={(format) => void exportBoard(format)}
       />
       {hasStrip && (
         <Strip filters={board.filters} now={now} onChange={setNow} recordsOf={beaming.recordsOf} />
@@ -257,6 +260,7 @@ function nameOfNarrowing(id: string, board: KeptDashboard, beams: readonly Beam[
  * gives no beams, opens its records.
  */
 function useBeams(
+  tiles: readonly Tile[],
   now: ReturnType<typeof useNarrowed>[0],
   setNow: ReturnType<typeof useNarrowed>[1],
   open: (answer: ShownTile, mark: Mark) => void,
@@ -272,7 +276,10 @@ function useBeams(
       press: async (tile: Tile, answer: ShownTile, mark: Mark) => {
         const id = markId(mark);
         const opened = partOf(mark);
-        if (tile.givesNone || !opened) return open(answer, mark);
+        const isHeard = tiles.some(
+          (one) => one.id !== tile.id && !one.takesNone && isReportTile(one),
+        );
+        if (tile.givesNone || !opened || !isHeard) return open(answer, mark);
         const lit = latest.current.beams.find((one) => one.tile === tile.id && one.mark === id);
         if (lit) return setNow(withBeam(latest.current, lit));
         const said = await ask("beam", { definition: answer.definition, opened }).catch(() => null);
@@ -296,6 +303,6 @@ function useBeams(
         return opened ? () => open(opened.answer, opened.mark!) : null;
       },
     }),
-    [open, setNow],
+    [tiles, open, setNow],
   );
 }

@@ -1,10 +1,20 @@
 "use client";
-import { ListFilter, Mail, Pin, PinOff, RefreshCw, Users } from "lucide-react";
+import {
+  Download,
+  ListFilter,
+  Mail,
+  MonitorPlay,
+  Pin,
+  PinOff,
+  RefreshCw,
+  Users,
+} from "lucide-react";
+import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { KeptDashboard } from "@/contract/dashboards";
 import { longDayText } from "@/core/time";
-import { ask, Button, DayField, Mast, Purpose, tell, Title } from "../kit";
+import { ask, Button, DayField, Mast, MenuButton, Purpose, tell, Title } from "../kit";
 
 interface BoardMastProps {
   readonly board: Pick<KeptDashboard, "id" | "name" | "purpose" | "pinned" | "mayChange">;
@@ -17,6 +27,7 @@ interface BoardMastProps {
   readonly onShare: () => void;
   readonly onMail: () => void;
   readonly onArrange: () => void;
+  readonly onExport: (format: "pdf" | "png") => void;
 }
 
 /** The name of a dashboard, what it is for, and what can be done with all of it. */
@@ -45,6 +56,14 @@ export function BoardMast({ board, stood, onStood, mayBuild, hasStrip, ...on }: 
         <Button $icon aria-label="Refresh" onPress={on.onRefresh}>
           <RefreshCw aria-hidden />
         </Button>
+        <Link
+          href={`/wall/${board.id}`}
+          aria-label="On the wall"
+          title="On the wall"
+          prefetch={false}
+        >
+          <MonitorPlay size={16} aria-hidden />
+        </Link>
         <Pinning id={board.id} wasPinned={board.pinned} />
         <Button onPress={on.onShare}>
           <Users aria-hidden />
@@ -56,6 +75,19 @@ export function BoardMast({ board, stood, onStood, mayBuild, hasStrip, ...on }: 
             Mail
           </Button>
         )}
+        <MenuButton
+          label="Export"
+          placement="bottom end"
+          button={
+            <Button $icon aria-label="Export">
+              <Download aria-hidden />
+            </Button>
+          }
+          entries={[
+            { id: "pdf", words: "All of it as PDF", onAction: () => on.onExport("pdf") },
+            { id: "png", words: "All of it as a picture", onAction: () => on.onExport("png") },
+          ]}
+        />
         {board.mayChange && (
           <Button $look="line" onPress={on.onArrange}>
             Arrange

@@ -52,3 +52,7 @@ export function movedUp(tiles: readonly Tile[], tile: Tile): Tile[] {
     .sort((a, b) => b.y - a.y)[0];
   return settleTiles(tiles, { ...tile, y: above ? above.y : Math.max(0, tile.y - 1) });
 }
+
+/** How many rows of the grid some tiles reach to. */
+export const rowsOf = (tiles: readonly Tile[]): number =>
+  Math.max(1, ...tiles.map((tile) => tile.y + tile.h));

@@ -8,6 +8,7 @@ import { numberText } from "@/core/base";
 import type { ExportRequest } from "@/contract/exports";
 
 import { Button, Choice, Choose, Dialog, Notice } from "../kit";
+import { saveFile } from "./saveFile";
 
 export interface DownloadProps {
   readonly report: Report;
@@ -73,12 +74,7 @@ export function Download({ report, dress, title, link, opened, isOpen, onClose }
             : `${numberText(Math.round(bytes / 1024))} kB`,
         );
       }
-      const address = URL.createObjectURL(new Blob(chunks, { type: exportFormats[format].type }));
-      const anchor = document.createElement("a");
-      anchor.href = address;
-      anchor.download = fileName(title, format);
-      anchor.click();
-      setTimeout(() => URL.revokeObjectURL(address), 10_000);
+      saveFile(fileName(title, format), new Blob(chunks, { type: exportFormats[format].type }));
       onClose();
     } catch (problem) {
       if (!controller.signal.aborted) setError((problem as Error).message);

@@ -1,1 +1,2 @@
 export { PrintPage, type PrintFacts } from "./PrintPage";
+export { BoardPrint, type BoardPrintFacts } from "./BoardPrint";

@@ -5,7 +5,7 @@ import "@fontsource/hanken-grotesk/600.css";
 import { notFound } from "next/navigation";
 import { connection } from "next/server";
 import { loadPrint } from "../../print";
-import { PrintPage } from "@/ui/print";
+import { BoardPrint, PrintPage } from "@/ui/print";
 
 export const metadata = { title: "Print" };
 
@@ -19,6 +19,7 @@ export default async function Print({ params, searchParams }: Props) {
   await connection();
   const page = await loadPrint((await params).secret);
   if (!page) notFound();
+  if ("board" in page) return <BoardPrint {...page} />;
   const { as = "pdf", across = "1" } = await searchParams;
   return (
     <PrintPage {...page} as={as === "png" || as === "svg" ? as : "pdf"} across={across === "1"} />

@@ -2,21 +2,9 @@
 import { isReportTile, type Tile } from "@/core/definition";
 import { later } from "../../kit";
 import { ReportBody, type ReportBodyProps } from "./ReportBody";
-import { Box } from "./tileStyle";
 
-const TextBody = later(() => import("./TextBody"), "TextBody");
+const TextTile = later(() => import("./TextTile"), "TextTile");
 
 /** A tile of whatever kind. */
-export function TileBody({ tile, ...shown }: Omit<ReportBodyProps, "tile"> & { tile: Tile }) {
-  if (isReportTile(tile)) return <ReportBody tile={tile} {...shown} />;
-  return (
-    <Box $ground="var(--paper)" aria-label={tile.title || "Words"}>
-      {tile.title && (
-        <div className="top">
-          <h3>{tile.title}</h3>
-        </div>
-      )}
-      <TextBody text={tile.text} />
-    </Box>
-  );
-}
+export const TileBody = ({ tile, ...shown }: Omit<ReportBodyProps, "tile"> & { tile: Tile }) =>
+  isReportTile(tile) ? <ReportBody tile={tile} {...shown} /> : <TextTile tile={tile} />;

@@ -1,0 +1,16 @@
+import { z } from "zod";
+import { NarrowingAsk } from "./figures";
+
+/** What is asked of the door for pictures of a whole dashboard: as it is seen. */
+export const BoardExportRequest = z.object({
+  id: z.int(),
+  format: z.enum(["pdf", "png"]),
+  /** What narrows each tile, by its id. */
+  narrowed: z.record(z.string().max(60), z.array(NarrowingAsk).max(60)),
+  /** All that narrows, in words, for the head of the page. */
+  says: z.array(z.string().max(4000)).max(60),
+  stood: z.iso.date().optional(),
+  /** Decks that are put away. */
+  closed: z.array(z.string().max(60)).max(20),
+});
+export type BoardExportRequest = z.infer<typeof BoardExportRequest>;

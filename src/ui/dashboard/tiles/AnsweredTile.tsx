@@ -1,0 +1,142 @@
+"use client";
+import Link from "next/link";
+import type { ReactNode } from "react";
+import type { ShownTile } from "@/contract/figures";
+import type { ReportTile } from "@/core/definition";
+import type { Mark } from "@/core/figure";
+import { isDrawable, type Report, type Shown } from "@/core/kinds";
+import { FigureBody, RowsHead } from "../../report";
+import { footOf } from "./footOf";
+import { Box, RowsTable } from "./tileStyle";
+
+const GROUNDS: Partial<Record<NonNullable<Report["shape"]>, string>> = {
+  number: "var(--tide)",
+  gauge: "var(--tide)",
+  planks: "var(--tide)",
+  list: "var(--paper)",
+};
+
+interface AnsweredTileProps {
+  readonly tile: ReportTile;
+  readonly answer: ShownTile;
+  readonly onPart: (answer: ShownTile, mark: Mark) => void;
+  /** The parts that narrow other tiles. */
+  readonly lit?: readonly string[];
+  /** What a narrowing is called, by its id. */
+  readonly nameOf: (id: string) => string;
+  /** What can be done with it, at its head. */
+  readonly tools?: ReactNode;
+  /** What is told of it above its foot. */
+  readonly band?: ReactNode;
+  /** That it is being asked anew, or could not be. */
+  readonly state?: string;
+}
+
+const NONE: readonly string[] = [];
+
+export const titleOf = (tile: ReportTile, { dress, name }: ShownTile): string =>
+  tile.title || (dress.title ?? name);
+
+/** A tile of a report with its answer: head, figure, foot. */
+export function AnsweredTile({
+  tile,
+  answer,
+  onPart,
+  lit = NONE,
+  nameOf,
+  tools,
+  band,
+  state = "",
+}: AnsweredTileProps) {
+  const { shown, definition, dress } = answer;
+  const title = titleOf(tile, answer);
+  const heard = answer.heard.map(nameOf);
+  const filters = heard.length === 1 ? "1 filter" : `${heard.length} filters`;
+  const isEmptied = heard.length > 0 && countsNothing(shown);
+  return (
+    <Box $ground={GROUNDS[definition.shape ?? "list"] ?? "var(--salt)"} aria-label={title}>
+      <div className="top">
+        <h3>{title}</h3>
+        {tools && <div className="tools">{tools}</div>}
+      </div>
+      {tile.subtitle && <p className="sub">{tile.subtitle}</p>}
+      {answer.dropped.map(({ id, why }) => (
+        <p key={id} className="empties" role="status">
+          {nameOf(id)} does not narrow: {why}.
+        </p>
+      ))}
+      <div className="body" {...(isDrawable(shown) ? {} : scrolled(title))}>
+        {!isDrawable(shown) ? (
+          <Rows shown={shown} />
+        ) : (
+          <FigureBody
+            shown={shown}
+            report={definition}
+            dress={dress}
+            measure=""
+            title={title}
+            opened={null}
+            onOpen={(mark) => onPart(answer, mark)}
+            asTable={false}
+            small
+            {...(lit.length ? { lit } : {})}
+          />
+        )}
+      </div>
+      {band}
+      {tile.footnote && <p className="sub">{tile.footnote}</p>}
+      <div className="foot">
+        <span title={heard.length ? `narrowed by ${heard.join(", ")}` : undefined}>
+          {shown.asOf.includes(":") ? `as of ${shown.asOf}` : shown.asOf}
+          {heard.length > 0 && ` · ${filters}`}
+          {state && ` · ${state}`}
+        </span>
+        {lit.length > 0 ? (
+          <span className="beam">beam starts here</span>
+        ) : (
+          <span>
+            {isEmptied ? `nothing left by ${heard.join(" and ")}` : footOf(shown, definition)}
+          </span>
+        )}
+      </div>
+    </Box>
+  );
+}
+
+const countsNothing = (shown: Shown): boolean =>
+  isDrawable(shown)
+    ? shown.kind === "count" && shown.answer.total[0]?.records === 0
+    : shown.records.count === 0;
+
+/** Rows are scrolled by keys, too. */
+const scrolled = (title: string) => ({
+  tabIndex: 0,
+  role: "region",
+  "aria-label": `${title}, rows`,
+});
+
+const Rows = ({ shown }: { shown: Shown & { kind: "list" } }) => (
+  <RowsTable>
+    <RowsHead columns={shown.records.columns} />
+    <tbody>
+      {shown.records.rows.map((row) => (
+        <tr key={row.id}>
+          {row.cells.map((cell, i) => (
+            <td
+              key={i}
+              className={
+                shown.records.columns[i].align === "right" ? "r" : shown.records.columns[i].words
+              }
+            >
+              {i === 0 && row.key ? (
+                <Link href={`/items/${encodeURIComponent(row.key)}`}>{cell}</Link>
+              ) : (
+                (cell ?? <span style={{ color: "var(--ink-3)" }}>not set</span>)
+              )}
+            </td>
+          ))}
+        </tr>
+      ))}
+    </tbody>
+  </RowsTable>
+);
