@@ -75,7 +75,20 @@ const PICTURES: readonly {
     before: (page) => page.keyboard.press("w"),
   },
   { name: "new-report", login: "ines", path: "/reports/new" },
-  { name: "dashboard", login: "ines", path: "/dashboards/1" },
+  {
+    name: "dashboard",
+    login: "ines",
+    path: "/dashboards/1",
+    before: async (page) => {
+      await page.getByRole("button", { name: /^P3, Waiting for parts: / }).click();
+      await page.getByText("beam from Open faults by priority").waitFor();
+      await page
+        .getByRole("button", { name: "Close", exact: true })
+        .click()
+        .catch(() => undefined);
+    },
+  },
+  { name: "wall", login: "ines", path: "/wall/1" },
   { name: "arrange", login: "ines", path: "/dashboards/1?arrange" },
   { name: "library", login: "ines", path: "/reports" },
   {
@@ -114,13 +127,6 @@ const PICTURES: readonly {
         .waitFor();
       await page.locator("[data-place='8']").first().hover();
     },
-  },
-  {
-    name: "dots",
-    login: "ines",
-    path: reportOf(
-      "median lead time in days, p85 lead time in days and p95 lead time in days of faults by day of finished for last 3 months as dots",
-    ),
   },
   { name: "sprint", login: "aoife", path: "/sprints" },
   {

@@ -1,5 +1,6 @@
+import { execFileSync } from "node:child_process";
 import { expect, test, type Page } from "./lanes";
-import { recordsInDrawer, signIn } from "./support";
+import { PASSWORD, recordsInDrawer, signIn } from "./support";
 
 const strip = (page: Page) => page.getByLabel("What narrows");
 const tile = (page: Page, name: string) => page.getByRole("article", { name, exact: true });
@@ -122,4 +123,68 @@ test("a builder lays out decks, filters and words; a deck that is put away shows
   await expect(page.getByText("2 tiles, put away")).toBeVisible();
   await page.getByRole("button", { name: /^\d+ Open faults$/ }).click();
   expect(await recordsInDrawer(page).catch(() => -1)).not.toBe(0);
+});
+
+test("all of it goes out as PDF, as it is seen: narrowed, in words at its head, tile by tile", async ({
+  page,
+}) => {
+  await signIn(page, "ines");
+  await page.goto("/dashboards/1");
+  await tile(page, "Open faults by priority")
+    .getByRole("button", { name: /^P3, Waiting for parts: / })
+    .click();
+  await expect(strip(page)).toContainText("beam from Open faults by priority");
+  const value = await numberOf(page, "Open faults");
+  await page.getByRole("button", { name: "Export" }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent("download", { timeout: 60_000 }),
+    page.getByRole("menuitem", { name: "All of it as PDF" }).click(),
+  ]);
+  const text = execFileSync("pdftotext", ["-layout", await file.path(), "-"], { encoding: "utf8" });
+  expect(text).toContain("Desk morning");
+  expect(text).toMatch(/where priority is P3 and status is "?Waiting for parts/);
+  for (const name of ["Right now", "The long view", "What came and went", "Oldest open faults"])
+    expect(text).toContain(name);
+  expect(text).toMatch(new RegExp(`\\b${value}\\b`));
+  expect(text).toMatch(/page 1 of \d/);
+});
+
+test("the wall shows page after page by itself, turned by arrows and held by Space", async ({
+  page,
+}) => {
+  await signIn(page, "ines");
+  await page.goto("/dashboards/1");
+  await page.getByRole("link", { name: "On the wall" }).click();
+  await page.waitForURL("**/wall/1");
+  await expect(page.getByText("Right now")).toBeVisible();
+  await expect(page.getByRole("article", { name: "Open faults", exact: true })).toContainText(/\d/);
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByText("The long view")).toBeVisible();
+  await page.keyboard.press(" ");
+  await expect(page.getByText("held; Space goes on")).toBeVisible();
+});
+
+test("an open dashboard hears of a change that its viewer may see", async ({ page, browser }) => {
+  await signIn(page, "ines");
+  await page.goto("/dashboards/1");
+  await expect(tile(page, "Open faults")).toContainText("as of");
+  const before = await numberOf(page, "Open faults");
+  const key = await tile(page, "Oldest open faults")
+    .getByRole("link", { name: /^D\d+$/ })
+    .first()
+    .textContent();
+  const other = await (await browser.newContext()).newPage();
+  const { origin } = new URL(page.url());
+  await other.goto(`${origin}/sign-in`);
+  await other.getByLabel("Login or mail address").fill("ines");
+  await other.getByLabel("Password", { exact: true }).fill(PASSWORD);
+  await other.getByRole("button", { name: "Come in", exact: true }).click();
+  await other.waitForURL(/\/dashboards/);
+  await other.goto(`${origin}/items/${key}`);
+  await other.getByRole("button", { name: /^status: / }).click();
+  await other.getByRole("radio", { name: /^Withdrawn/ }).click({ force: true });
+  await expect.poll(() => numberOf(page, "Open faults"), { timeout: 15_000 }).toBe(before - 1);
+  await other.getByRole("button", { name: "Undo" }).click();
+  await expect.poll(() => numberOf(page, "Open faults"), { timeout: 15_000 }).toBe(before);
+  await other.close();
 });

@@ -57,7 +57,7 @@ test("a finding is kept with the report, and leads back to its step", async ({ p
   ).toBeDisabled();
   await saveAs(page, "Open requests, followed");
   await explore(page).getByRole("button", { name: "By quarter" }).click();
-  await expect(sentence(page)).toHaveAccessibleName(/at quarter ends/);
+  await expect(page.getByRole("status", { name: "Your look" })).toContainText("at quarter ends");
   await explore(page).getByRole("button", { name: "Keep a finding" }).click();
   const dialog = page.getByRole("dialog", { name: "Keep a finding" });
   await dialog.getByLabel("In words").fill("");
@@ -327,3 +327,37 @@ for (const [name, asked, says] of [
     await expect(explore(page)).toHaveCount(0);
   });
 }
+
+test("exploring a saved report is a look of one's own: the report stays, and the look can be kept", async ({
+  page,
+}) => {
+  await signIn(page, "ines");
+  await page.goto("/reports");
+  await page.getByLabel("Find a report").fill("Open faults, week by week");
+  await page
+    .getByRole("link", { name: /Open faults, week by week/ })
+    .first()
+    .click();
+  await page.waitForURL(/\/reports\/\d+$/);
+  const says = await sentence(page).textContent();
+  await expect(page.getByRole("button", { name: "Save", exact: true })).toBeDisabled();
+  await explore(page).getByRole("button", { name: "By month" }).click();
+  const look = page.getByRole("status", { name: "Your look" });
+  await expect(look).toContainText("at month ends");
+  await expect(page).toHaveURL(/[?&]look=/);
+  await expect(page.getByRole("button", { name: "Save", exact: true })).toBeDisabled();
+  expect(await sentence(page).textContent()).toBe(says);
+  await page.reload();
+  await expect(look).toContainText("at month ends");
+  await explore(page).getByRole("button", { name: "By quarter" }).click();
+  await expect(look).toContainText("at quarter ends");
+  await page.keyboard.press("Control+z");
+  await expect(look).toContainText("at month ends");
+  await look.getByRole("button", { name: "Back to the report" }).click();
+  await expect(look).toHaveCount(0);
+  await expect(page).toHaveURL(/\/reports\/\d+$/);
+  await explore(page).getByRole("button", { name: "By month" }).click();
+  await look.getByRole("link", { name: "Keep as a report" }).click();
+  await page.waitForURL(/\/reports\/new\?s=/);
+  await expect(sentence(page)).toHaveAccessibleName(/at month ends/);
+});

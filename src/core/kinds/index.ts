@@ -29,7 +29,6 @@ export { brokenParts, type BrokenPart } from "./brokenParts";
 export { unknownThen } from "./unknownThen";
 export { usesSavedFilter, visitReport, type Visitor } from "./visit";
 export { askedOf, fieldAskedOf, narrowed, takesConditions, type Narrowing } from "./narrow";
-export { partCondition, type PartCondition } from "./partCondition";
 export type { Place } from "./places";
 export type { Answer, AnswerOf, HistoryAnswer } from "./answers";
 export type { AnswerRow, CountAnswer } from "./count/countAnswer";

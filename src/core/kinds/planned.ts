@@ -54,3 +54,4 @@ export { velocityAnswer } from "./velocity/answer";
 export { lastTurn, type DecidingStep } from "./planDeciding";
 export { percentagesOf } from "./count/percentages";
 export { TooLarge } from "./tooLarge";
+export { partCondition, type PartCondition } from "./partCondition";

@@ -9,13 +9,13 @@ import { isReportTile, PLAIN_DRESS, type Tile } from "@/core/definition";
 import {
   checkReport,
   narrowed,
-  partCondition,
   printReport,
   type BridgeReport,
   type Narrowing,
   type Report,
 } from "@/core/kinds";
 import { instantText } from "@/core/time";
+import { partCondition } from "@/core/kinds/planned";
 import { conditionText, parseConditionText } from "@/core/sentence";
 import type { EntityManager } from "@/data";
 import { loadReport } from "../library/reports";

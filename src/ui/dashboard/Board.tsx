@@ -7,14 +7,23 @@ import type { Thing } from "@/core/catalog";
 import { isReportTile, type Tile } from "@/core/definition";
 import type { Mark } from "@/core/figure";
 import { markId } from "../charts";
-import { ask, Button, Dialog, Empty, later, Page, SightLine, tell, useShortcuts } from "../kit";
-import { Mailing, Sharing } from "../handing";
+import {
+  ask,
+  Button,
+  Dialog,
+  Empty,
+  later,
+  Page,
+  SightLine,
+  tell,
+  useShortcuts,
+  useLive,
+} from "../kit";
 import { OpenedRecords, partOf } from "../report";
 import type { Arranged, ReportName } from "./arrange/Arrange";
 import { BoardMast } from "./BoardMast";
 import { arrangedKey, arrangeKey, BOARD_KEYS } from "./boardKeys";
 import { DeckHead } from "./DeckHead";
-import { laidIn } from "./decks";
 import { Enlarged } from "./Enlarged";
 import {
   beamedDay,
@@ -25,13 +34,13 @@ import {
   type Beam,
 } from "./narrowing/narrowed";
 import { useNarrowed } from "./narrowing/useNarrowed";
-import type { BegunTile } from "./tiles/ReportBody";
-import { TileBody } from "./tiles/TileBody";
+import { laidIn, TileBody, type BegunTile } from "../tiles";
 import { Grid } from "./TileGrid";
 import { useBoardExport } from "./useBoardExport";
-import { useLive } from "./useLive";
 import { useStood } from "./useStood";
 
+const Sharing = later(() => import("../handing"), "Sharing");
+const Mailing = later(() => import("../handing"), "Mailing");
 const Arrange = later(() => import("./arrange/Arrange"), "Arrange");
 const Strip = later(() => import("./narrowing/Strip"), "Strip");
 
@@ -207,16 +216,18 @@ export function Board({
           onClose={() => setOpened(null)}
         />
       )}
-      <Sharing
-        kind="dashboard"
-        id={board.id}
-        name={saved.name}
-        people={people}
-        teams={teams}
-        mayChange={board.mayChange}
-        isOpen={hands === "share"}
-        onClose={() => setHands(null)}
-      />
+      {hands === "share" && (
+        <Sharing
+          kind="dashboard"
+          id={board.id}
+          name={saved.name}
+          people={people}
+          teams={teams}
+          mayChange={board.mayChange}
+          isOpen
+          onClose={() => setHands(null)}
+        />
+      )}
       {hands === "mail" && (
         <Mailing
           kind="dashboard"

@@ -1,8 +1,7 @@
 "use client";
 import type { BoardExportRequest } from "@/contract/boardExports";
 import type { KeptDashboard } from "@/contract/dashboards";
-import { saveFile } from "../handing";
-import { tell } from "../kit";
+import { saveFile, tell } from "../kit";
 import { narrowingsOf, saidBy, type Narrowed } from "./narrowing/narrowed";
 
 /** The dashboard as a file, as it is seen now: narrowed as it is, with the decks that are open. */

@@ -7,8 +7,7 @@ import { EXPORT_IDS, exportFormats, fileName, whyNotExported, type ExportId } fr
 import { numberText } from "@/core/base";
 import type { ExportRequest } from "@/contract/exports";
 
-import { Button, Choice, Choose, Dialog, Notice } from "../kit";
-import { saveFile } from "./saveFile";
+import { Button, Choice, Choose, Dialog, Notice, saveFile } from "../kit";
 
 export interface DownloadProps {
   readonly report: Report;

@@ -3,4 +3,3 @@ import { laterDialog } from "../kit";
 export const Sharing = laterDialog(() => import("./Sharing"), "Sharing");
 export const Mailing = laterDialog(() => import("./Mailing"), "Mailing");
 export const Download = laterDialog(() => import("./Download"), "Download");
-export { saveFile } from "./saveFile";

@@ -21,3 +21,5 @@ export { SightContext } from "./sight";
 export { SightLine } from "./SightLine";
 export { Zone } from "./zone";
 export { later, useFetchAhead } from "./later";
+export { useLive } from "./live";
+export { saveFile } from "./saveFile";

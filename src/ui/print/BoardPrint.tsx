@@ -5,7 +5,7 @@ import type { KeptDashboard } from "@/contract/dashboards";
 import type { ShownTile } from "@/contract/figures";
 import { isReportTile, type Tile } from "@/core/definition";
 import { sightWords, type Sight } from "@/core/figure";
-import { AnsweredTile, laidIn, rowsOf, settleTiles, TextTile } from "../dashboard";
+import { AnsweredTile, laidIn, rowsOf, settleTiles, TextTile } from "../tiles";
 import { useSettled } from "./useSettled";
 
 export interface BoardPrintFacts {

@@ -1,2 +1,6 @@
+import { later } from "../kit";
+
 export { PrintPage, type PrintFacts } from "./PrintPage";
-export { BoardPrint, type BoardPrintFacts } from "./BoardPrint";
+export type { BoardPrintFacts } from "./BoardPrint";
+/** The code of a whole dashboard comes when one is printed. */
+export const BoardPrint = later(() => import("./BoardPrint"), "BoardPrint");

@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
 import { loadDashboard } from "@/server/web";
-import { Wall } from "@/ui/dashboard";
+import { Wall } from "@/ui/wall";
 import { signedIn } from "../../session";
 
 export const metadata = { title: "On the wall" };

@@ -19,10 +19,16 @@ import {
   useUndo,
 } from "../../kit";
 import { arrangedKey, arrangeKey } from "../boardKeys";
-import { deckMoved, laidIn, withoutDeck } from "../decks";
-import { movedUp, settleTiles, tileAfterKey } from "../layout";
 import { Grid } from "../TileGrid";
-import { TileBody } from "../tiles/TileBody";
+import {
+  deckMoved,
+  laidIn,
+  movedUp,
+  settleTiles,
+  TileBody,
+  tileAfterKey,
+  withoutDeck,
+} from "../../tiles";
 import {
   tilesOf,
   toDeck,

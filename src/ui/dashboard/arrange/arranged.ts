@@ -1,6 +1,6 @@
 import type { ShownFilter } from "@/contract/dashboards";
 import { freePlace, type Deck, type Tile } from "@/core/definition";
-import { settleTiles } from "../layout";
+import { settleTiles } from "../../tiles";
 
 /** A dashboard while it is arranged. */
 export interface Arranged {

@@ -1,10 +1,12 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { tell, later, useFetchAhead } from "../../kit";
-import { Download, Mailing, Sharing } from "../../handing";
 import { proposedName } from "../draft";
 import type { Room } from "./useReportRoom";
 
+const Sharing = later(() => import("../../handing"), "Sharing");
+const Mailing = later(() => import("../../handing"), "Mailing");
+const Download = later(() => import("../../handing"), "Download");
 const SaveDialog = later(() => import("../SaveDialog"), "SaveDialog");
 const Conflict = later(() => import("../Conflict"), "Conflict");
 const Versions = later(() => import("../Versions"), "Versions");

@@ -1,6 +1,6 @@
 "use client";
 import { isReportTile, type Tile } from "@/core/definition";
-import { later } from "../../kit";
+import { later } from "../kit";
 import { ReportBody, type ReportBodyProps } from "./ReportBody";
 
 const TextTile = later(() => import("./TextTile"), "TextTile");

@@ -4,7 +4,7 @@ import Link from "next/link";
 import styled from "styled-components";
 import type { NarrowingText } from "@/contract/figures";
 import { numberText } from "@/core/base";
-import { ask, useMoments } from "../../kit";
+import { ask, useMoments } from "../kit";
 
 const Band = styled.p`
   background: var(--tide-2);

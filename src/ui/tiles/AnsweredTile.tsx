@@ -5,7 +5,7 @@ import type { ShownTile } from "@/contract/figures";
 import type { ReportTile } from "@/core/definition";
 import type { Mark } from "@/core/figure";
 import { isDrawable, type Report, type Shown } from "@/core/kinds";
-import { FigureBody, RowsHead } from "../../report";
+import { FigureBody, RowsHead } from "../report";
 import { footOf } from "./footOf";
 import { Box, RowsTable } from "./tileStyle";
 

@@ -7,7 +7,7 @@ import Link from "next/link";
 import { memo, useEffect } from "react";
 import type { Mark } from "@/core/figure";
 
-import { ask, Button, takeBegun } from "../../kit";
+import { ask, Button, takeBegun } from "../kit";
 import { AnsweredTile, titleOf } from "./AnsweredTile";
 import { Since } from "./Since";
 import { Box } from "./tileStyle";

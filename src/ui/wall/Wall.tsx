@@ -2,10 +2,10 @@
 import { useCallback, useEffect, useState } from "react";
 import styled from "styled-components";
 import type { KeptDashboard } from "@/contract/dashboards";
-import { useMoments, Zone } from "../../kit";
-import { narrowingsAt } from "../narrowing/narrowed";
-import { TileBody } from "../tiles/TileBody";
-import { useLive } from "../useLive";
+import { useMoments, Zone } from "../kit";
+import { narrowingsAt } from "../dashboard";
+import { TileBody } from "../tiles";
+import { useLive } from "../kit";
 import { wallPages, type WallPage } from "./wallPages";
 
 const REFRESH_MS = 60_000;

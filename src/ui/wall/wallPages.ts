@@ -1,6 +1,6 @@
 import type { Deck, Tile } from "@/core/definition";
-import { laidIn } from "../decks";
-import { rowsOf, settleTiles } from "../layout";
+import { laidIn } from "../tiles";
+import { rowsOf, settleTiles } from "../tiles";
 
 /** At most so many tiles stand on a wall at once: more become pages. */
 export const MOST_ON_WALL = 6;
