@@ -1,9 +1,7 @@
 "use client";
 import { isReportTile, type Tile } from "@/core/definition";
-import { later } from "../kit";
+import { TextTile } from "./later";
 import { ReportBody, type ReportBodyProps } from "./ReportBody";
-
-const TextTile = later(() => import("./TextTile"), "TextTile");
 
 /** A tile of whatever kind. */
 export const TileBody = ({ tile, ...shown }: Omit<ReportBodyProps, "tile"> & { tile: Tile }) =>

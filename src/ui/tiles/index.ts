@@ -1,9 +1,6 @@
-import { later } from "../kit";
-
 export { AnsweredTile } from "./AnsweredTile";
 export { deckMoved, laidIn, withoutDeck } from "./decks";
 export { movedUp, rowsOf, settleTiles, tileAfterKey } from "./layout";
+export { TextTile } from "./later";
 export { TileBody } from "./TileBody";
 export type { BegunTile } from "./ReportBody";
-/** Markdown comes when there is some. */
-export const TextTile = later(() => import("./TextTile"), "TextTile");
