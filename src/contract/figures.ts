@@ -96,6 +96,8 @@ export const SinceAsk = z.object({
 export interface ShownSince {
   readonly came: number;
   readonly left: number;
+  /** The same in words; "" where nothing did. */
+  readonly words: string;
   readonly says: string;
 }
 

@@ -63,7 +63,6 @@ test("from sign-in to an opened figure on a dashboard, by mouse", async ({ page 
   expect(await valueOf(tileBar)).toBe(value);
   await tileBar.click();
   await page.getByRole("button", { name: "Open its records" }).click();
-  await page.getByRole("button", { name: "Open its records" }).click();
   await expect(page.getByRole("table", { name: `${value} records` })).toBeVisible();
   await tile.hover();
   await tile.getByRole("link", { name: /Open the report/ }).click();

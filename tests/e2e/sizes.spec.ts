@@ -11,7 +11,7 @@ const BUDGETS = {
   "/(rooms)/settings/print": 199,
   "/(rooms)/reports/[id]": 322,
   "/(rooms)/reports/new": 322,
-  "/(rooms)/dashboards/[id]": 238,
+  "/(rooms)/dashboards/[id]": 220,
   "/(rooms)/sprints/[id]": 299,
   "/(rooms)/items": 302,
   "/(rooms)/items/[key]": 227,

@@ -5,6 +5,7 @@ import type {
   ShownSince,
   ShownTile,
 } from "@/contract/figures";
+import { numberText } from "@/core/base";
 import { isReportTile, PLAIN_DRESS, type Tile } from "@/core/definition";
 import {
   checkReport,
@@ -111,7 +112,12 @@ export async function sinceThen(
       (sum, part) => (part.amount.startsWith("-") === isGain ? sum : sum + part.count),
       0,
     );
-  return { came: count(true), left: count(false), says: printReport(bridge, view.catalog) };
+  const [came, left] = [count(true), count(false)];
+  const words = [
+    ...(came ? [`${numberText(came)} came`] : []),
+    ...(left ? [`${numberText(left)} left`] : []),
+  ];
+  return { came, left, words: words.join(", "), says: printReport(bridge, view.catalog) };
 }
 
 /** What a part of a figure says of the records in it, in words; null where no condition tells it. */

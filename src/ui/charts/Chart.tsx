@@ -1,14 +1,14 @@
 "use client";
 import type { Drawable } from "@/core/kinds";
 import { Suspense, type ComponentType } from "react";
-import styled from "styled-components";
 import type { Dress } from "@/core/definition";
-import type { Figure, FigureRow } from "@/core/figure";
+import type { Figure } from "@/core/figure";
 import type { Forecast } from "@/core/history";
 import type { ShapeId } from "@/core/shapes";
 
-import { type Drawn, isLit, isTextured } from "./drawing";
-import { Beside } from "./Legend";
+import type { Drawn } from "./drawing";
+import { isTextured } from "./marks";
+import { Beside } from "./Beside";
 import { drawing, Pending } from "./lazily";
 import { Guard } from "../kit";
 import type { DayFlag } from "./Plot";
@@ -32,6 +32,7 @@ const Scatter = drawing(() => import("./Scatter").then((file) => file.Scatter));
 const Slices = drawing(() => import("./Slices").then((file) => file.Slices));
 const Waterfall = drawing(() => import("./Waterfall").then((file) => file.Waterfall));
 const LegendTable = drawing(() => import("./LegendTable").then((file) => file.LegendTable));
+const Aside = drawing(() => import("./Aside").then((file) => file.Aside));
 const Textures = drawing(() => import("./Textures").then((file) => file.Textures));
 
 export interface ChartProps {
@@ -203,35 +204,3 @@ function Drawing({ shape, ...props }: ChartProps & { shape: Exclude<ShapeId, "li
 /** Whether some part is drawn with a texture. */
 const needsTextures = ({ rows, series }: Figure, dress: Dress): boolean =>
   dress.textures || [...rows, ...series].some(({ color }) => isTextured(color));
-
-/** What is left over, as a line of its own under the drawing. */
-const Aside = ({ row, drawn }: { row: FigureRow; drawn: Drawn }) => (
-  <Rest>
-    <button
-      aria-label={`${row.label}: ${row.words}. Open the records`}
-      aria-pressed={isLit(row, drawn)}
-      onClick={() => drawn.onOpen(row)}
-    >
-      and <b>{row.words}</b> of {row.label}
-    </button>
-  </Rest>
-);
-
-const Rest = styled.p`
-  flex: none;
-  color: var(--ink-2);
-  font: italic 400 15px/20px var(--serif);
-  b {
-    font-style: normal;
-    font-weight: 560;
-    color: var(--ink);
-  }
-  button {
-    font: inherit;
-    color: inherit;
-    cursor: pointer;
-  }
-  button[aria-pressed="true"] {
-    box-shadow: 0 2.5px 0 var(--brass);
-  }
-`;

@@ -2,7 +2,8 @@
 import styled from "styled-components";
 import type { ReactNode } from "react";
 import { nameKey, tableRows, type Figure, type Mark } from "@/core/figure";
-import { type Drawn, isLit, markId } from "./drawing";
+import type { Drawn } from "./drawing";
+import { isLit, markId } from "./marks";
 
 const Scroll = styled.div`
   overflow: auto;

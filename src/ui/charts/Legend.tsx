@@ -3,6 +3,7 @@ import styled from "styled-components";
 import type { Figure, Series } from "@/core/figure";
 import type { ReactNode } from "react";
 import type { Drawn } from "./drawing";
+import { Beside } from "./Beside";
 import { Swatch } from "./Swatch";
 
 const List = styled.ul<{ $down?: boolean }>`
@@ -59,20 +60,6 @@ export const Compared = ({ figure, as }: { figure: Figure; as: "line" | "tick" }
     </li>
   </List>
 );
-
-/** A drawing beside a legend. */
-export const Beside = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 24px;
-  flex: 1;
-  min-height: 0;
-  > div:first-child {
-    display: flex;
-    flex-direction: column;
-    min-width: 0;
-  }
-`;
 
 /** A drawing with the names of its parts where its builder wants them: above it, at its right, below it, or nowhere. */
 export function LegendAround({

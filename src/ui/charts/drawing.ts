@@ -1,5 +1,8 @@
 import type { Dress } from "@/core/definition";
 import type { Color, Mark } from "@/core/figure";
+import { isLit, isTextured } from "./marks";
+
+export { isLit, markId } from "./marks";
 
 /** What every chart is given: the marks open their records, `opened` is lit by brass lines. */
 export interface Drawn {
@@ -30,9 +33,6 @@ export const LINE_PX: Readonly<Record<Dress["weight"], number>> = {
 export const fill = (color: Color): string => `var(--${plainOf(color)})`;
 const plainOf = (color: Color): string => color.replace(/x$/, "");
 
-/** Whether a colour is never without its texture: what comes again, and what means something. */
-export const isTextured = (color: Color): boolean => /^(c\dx|g\d)$/.test(color);
-
 /** A colour, or its texture where it always has one, or the viewer or the page asks for textures. */
 export const fillOf = (color: Color, drawn: Pick<Drawn, "dress">): string =>
   isTextured(color) || (drawn.dress.textures && /^c[2-8]$/.test(color))
@@ -59,14 +59,6 @@ const INK_ON: Record<string, string> = { ghost: "var(--ink)", "ink-3": "var(--pa
 export const inkOn = (color: Color): string =>
   INK_ON[color] ?? `var(--${INKS[color[0]]}${plainOf(color).slice(1)})`;
 const INKS: Readonly<Record<string, string>> = { c: "o", r: "q", g: "og" };
-export const markId = (mark: Pick<Mark, "path" | "split" | "measure" | "record">): string =>
-  JSON.stringify([mark.path, mark.split ?? null, mark.measure ?? 0, mark.record ?? null]);
-
-/** Whether a part is opened, or beamed from. */
-export const isLit = (
-  mark: Parameters<typeof markId>[0],
-  { opened }: Pick<Drawn, "opened">,
-): boolean => opened.length > 0 && opened.includes(markId(mark));
 /** Whether others beam and a part does not. */
 export const isFaded = (mark: Mark, drawn: Drawn): boolean =>
   drawn.isBeam === true && drawn.opened.length > 0 && !isLit(mark, drawn);

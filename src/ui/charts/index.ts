@@ -1,8 +1,8 @@
 export { Chart, type ChartProps } from "./Chart";
 export { FigureTable } from "./FigureTable";
-export { BurnUp } from "./later";
-export { Fan } from "./Fan";
-export { markId, fill, type Drawn } from "./drawing";
+export { BurnUp, Fan } from "./later";
+export { fill, type Drawn } from "./drawing";
+export { markId } from "./marks";
 export { Swatch } from "./Swatch";
 export type { AxisStretch } from "./axis";
 export { CursorScope, useCursor, type DayFlag } from "./Plot";

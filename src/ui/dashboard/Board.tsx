@@ -35,7 +35,7 @@ import {
 } from "./narrowing/narrowed";
 import { useNarrowed } from "./narrowing/useNarrowed";
 import { laidIn, TileBody, type BegunTile } from "../tiles";
-import { Grid } from "./TileGrid";
+import { StillGrid } from "./StillGrid";
 import { useBoardExport } from "./useBoardExport";
 import { useStood } from "./useStood";
 
@@ -201,7 +201,7 @@ export function Board({
                 narrowingOf={narrowingOf}
               />
             )}
-            {!(deck && closed.includes(deck.id)) && <Grid tiles={tiles} render={renderTile} />}
+            {!(deck && closed.includes(deck.id)) && <StillGrid tiles={tiles} render={renderTile} />}
           </section>
         ))
       )}

@@ -3,7 +3,6 @@ import { useQuery } from "@tanstack/react-query";
 import Link from "next/link";
 import styled from "styled-components";
 import type { NarrowingText } from "@/contract/figures";
-import { numberText } from "@/core/base";
 import { ask, useMoments } from "../kit";
 
 const Band = styled.p`
@@ -36,15 +35,11 @@ export function Since({ report, narrowed, since, stamp }: SinceProps) {
     queryFn: ({ signal }) => ask("since", { report, narrowed: [...narrowed], since }, signal),
     staleTime: 240_000,
   });
-  if (!data || data.came + data.left === 0) return null;
-  const said = [
-    ...(data.came ? [`${numberText(data.came)} came`] : []),
-    ...(data.left ? [`${numberText(data.left)} left`] : []),
-  ].join(", ");
+  if (!data?.words) return null;
   return (
     <Band>
       <b>Since you last looked</b>, {moments.time(since)}:{" "}
-      <Link href={`/reports/new?s=${encodeURIComponent(data.says)}`}>{said}</Link>
+      <Link href={`/reports/new?s=${encodeURIComponent(data.says)}`}>{data.words}</Link>
     </Band>
   );
 }

@@ -19,7 +19,7 @@ import {
   useUndo,
 } from "../../kit";
 import { arrangedKey, arrangeKey } from "../boardKeys";
-import { Grid } from "../TileGrid";
+import { Grid } from "./TileGrid";
 import {
   deckMoved,
   laidIn,
