@@ -135,7 +135,7 @@ test("all of it goes out as PDF, as it is seen: narrowed, in words at its head, 
     .click();
   await expect(strip(page)).toContainText("beam from Open faults by priority");
   const value = await numberOf(page, "Open faults");
-  await page.getByRole("button", { name: "Export" }).click();
+  await page.getByRole("button", { name: "More", exact: true }).click();
   const [file] = await Promise.all([
     page.waitForEvent("download", { timeout: 60_000 }),
     page.getByRole("menuitem", { name: "All of it as PDF" }).click(),
@@ -154,7 +154,8 @@ test("the wall shows page after page by itself, turned by arrows and held by Spa
 }) => {
   await signIn(page, "ines");
   await page.goto("/dashboards/1");
-  await page.getByRole("link", { name: "On the wall" }).click();
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("menuitem", { name: "On the wall" }).click();
   await page.waitForURL("**/wall/1");
   await expect(page.getByText("Right now")).toBeVisible();
   await expect(page.getByRole("article", { name: "Open faults", exact: true })).toContainText(/\d/);

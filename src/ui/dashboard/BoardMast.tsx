@@ -1,15 +1,5 @@
 "use client";
-import {
-  Download,
-  ListFilter,
-  Mail,
-  MonitorPlay,
-  Pin,
-  PinOff,
-  RefreshCw,
-  Users,
-} from "lucide-react";
-import Link from "next/link";
+import { Ellipsis, ListFilter, Mail, Pin, PinOff, RefreshCw, Users } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { KeptDashboard } from "@/contract/dashboards";
@@ -56,14 +46,6 @@ export function BoardMast({ board, stood, onStood, mayBuild, hasStrip, ...on }: 
         <Button $icon aria-label="Refresh" onPress={on.onRefresh}>
           <RefreshCw aria-hidden />
         </Button>
-        <Link
-          href={`/wall/${board.id}`}
-          aria-label="On the wall"
-          title="On the wall"
-          prefetch={false}
-        >
-          <MonitorPlay size={16} aria-hidden />
-        </Link>
         <Pinning id={board.id} wasPinned={board.pinned} />
         <Button onPress={on.onShare}>
           <Users aria-hidden />
@@ -76,14 +58,15 @@ export function BoardMast({ board, stood, onStood, mayBuild, hasStrip, ...on }: 
           </Button>
         )}
         <MenuButton
-          label="Export"
+          label="More"
           placement="bottom end"
           button={
-            <Button $icon aria-label="Export">
-              <Download aria-hidden />
+            <Button $icon aria-label="More">
+              <Ellipsis aria-hidden />
             </Button>
           }
           entries={[
+            { id: "wall", words: "On the wall", href: `/wall/${board.id}` },
             { id: "pdf", words: "All of it as PDF", onAction: () => on.onExport("pdf") },
             { id: "png", words: "All of it as a picture", onAction: () => on.onExport("png") },
           ]}

@@ -31,13 +31,6 @@ export const Mast = styled.header`
     padding-bottom: 2px;
     flex-wrap: wrap;
   }
-  .acts > a {
-    display: inline-grid;
-    place-items: center;
-    width: 32px;
-    height: 32px;
-    color: var(--plum);
-  }
   @media (max-width: 700px) {
     padding: 10px 16px;
   }

@@ -116,6 +116,7 @@ export const Settings = styled.div`
   width: 320px;
   padding: 12px 14px;
   display: grid;
+  align-content: start;
   gap: 8px;
   overflow: auto;
   textarea {
