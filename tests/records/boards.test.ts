@@ -3,6 +3,7 @@ import { isDrawable, narrowed, type Report } from "@/core/kinds";
 import { parseConditionText } from "@/core/sentence";
 import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import { withConnection } from "@/data/database";
 import { keepChoice, loadDashboard, saveDashboard, visit } from "@/server/dashboards/dashboards";
 import { answerTile, beamOf, sinceThen } from "@/server/dashboards/tile";
 import { setShares } from "@/server/library/kept";
@@ -286,4 +287,35 @@ describe("a dashboard", () => {
     const { id } = await save();
     await expect(keepChoice(em, member.viewer, clock, id, {})).rejects.toThrow();
   });
+});
+
+test("what is hidden and what is gone narrow alike: not at all, in the same words", async () => {
+  const { teams } = member.viewer;
+  const { rows } = await withConnection(em, (client) =>
+    client.query<{ name: string }>(
+      `WITH hidden AS (SELECT id, name FROM projects WHERE manager_id IS DISTINCT FROM $1 ORDER BY id LIMIT 1),
+            gone AS (DELETE FROM project_teams WHERE project_id IN (SELECT id FROM hidden) AND team_id = ANY($2)),
+            kept AS (INSERT INTO project_teams (project_id, team_id)
+              SELECT hidden.id, (SELECT id FROM teams WHERE id <> ALL($2) ORDER BY id LIMIT 1) FROM hidden ON CONFLICT DO NOTHING)
+       SELECT name FROM hidden`,
+      [member.viewer.person, teams],
+    ),
+  );
+  const narrower = await deskFor(em, "tove", clock);
+  expect(narrower.view.catalog.names.list("project").map((one) => one.name)).not.toContain(
+    rows[0].name,
+  );
+  const saved = await tileOf("count items by priority as bars");
+  await setShares(em, builder.viewer, "report", saved, [
+    { everyone: true, person: null, team: null, mayChange: false },
+  ]);
+  const whyOf = async (name: string) => {
+    const says = `project is "${name}"`;
+    const { dropped } = await answerTile(em, narrower, {
+      report: saved,
+      narrowed: [{ id: "p", subject: "items", says }],
+    });
+    return dropped[0].why.replaceAll(name, "…");
+  };
+  expect(await whyOf(rows[0].name)).toBe(await whyOf("Never was one"));
 });

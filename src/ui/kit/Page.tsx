@@ -48,4 +48,5 @@ export const Purpose = styled.p`
   font: italic 400 19px/26px var(--serif);
   color: var(--ink-3);
   padding-bottom: 3px;
+  flex: 1 1 180px;
 `;
