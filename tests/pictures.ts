@@ -100,7 +100,7 @@ const PICTURES: readonly {
   {
     name: "pivot",
     login: "ines",
-    path: "/reports",
+    path: "/reports?q=Open%20work%20by%20team%20and%20priority",
     before: (page) =>
       page.getByRole("link", { name: "Open work by team and priority" }).first().click(),
   },

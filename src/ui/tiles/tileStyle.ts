@@ -81,6 +81,9 @@ export const Box = styled.article<{ $ground: string }>`
     text-overflow: ellipsis;
     min-width: 40px;
   }
+  .foot span:empty {
+    display: none;
+  }
   .foot .beam {
     color: var(--brass-ink);
     font-weight: 650;
