@@ -1,34 +1,40 @@
 "use client";
 import { useEffect, useRef } from "react";
 
-/** Calls when records change that the viewer may see; not while the page is hidden, but once when it is seen again. */
+/**
+ * Calls when records change that the viewer may see. A page that is hidden listens to nothing, for a browser has few connections
+ * to one address; when it is seen again it is told once, for something may have been missed.
+ */
 export function useLive(onChange: () => void): void {
   const latest = useRef(onChange);
   useEffect(() => {
     latest.current = onChange;
   }, [onChange]);
   useEffect(() => {
-    let [missed, wasOpen] = [false, false];
-    const told = () => {
-      if (document.visibilityState === "visible") latest.current();
-      else missed = true;
+    let source: EventSource | null = null;
+    let wasOpen = false;
+    const told = () => latest.current();
+    const listen = () => {
+      source = new EventSource("/api/live");
+      source.addEventListener("records", told);
+      source.addEventListener("open", () => {
+        if (wasOpen) told();
+        wasOpen = true;
+      });
     };
-    const seen = () => {
-      if (document.visibilityState !== "visible" || !missed) return;
-      missed = false;
-      latest.current();
+    const close = () => {
+      source?.close();
+      source = null;
     };
-    const source = new EventSource("/api/live");
-    source.addEventListener("records", told);
-    // After a loss something may have been missed.
-    source.addEventListener("open", () => {
-      if (wasOpen) told();
-      wasOpen = true;
-    });
-    document.addEventListener("visibilitychange", seen);
+    const turned = () => {
+      if (document.visibilityState === "hidden") close();
+      else if (!source) listen();
+    };
+    turned();
+    document.addEventListener("visibilitychange", turned);
     return () => {
-      source.close();
-      document.removeEventListener("visibilitychange", seen);
+      close();
+      document.removeEventListener("visibilitychange", turned);
     };
   }, []);
 }

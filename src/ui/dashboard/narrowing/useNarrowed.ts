@@ -28,7 +28,7 @@ export function useNarrowed(
   const [given, setGiven] = useAddress(IN_ADDRESS);
   const [isChosen, setChosen] = useState(false);
   const waits = useRef<ReturnType<typeof setTimeout> | null>(null);
-  const isForeign = given !== null && !isChosen && writeNarrowed(given) !== writeNarrowed(own);
+  const isForeign = given !== null && !isChosen && !isSame(given.chosen, own.chosen);
   const change = useCallback(
     (next: Narrowed) => {
       setGiven(next);
@@ -52,6 +52,10 @@ export function useNarrowed(
   }, []); // eslint-disable-line react-hooks/exhaustive-deps
   return [given ?? own, change];
 }
+
+const isSame = (some: ChosenFilters, others: ChosenFilters): boolean =>
+  writeNarrowed({ ...NOT_NARROWED, chosen: some }) ===
+  writeNarrowed({ ...NOT_NARROWED, chosen: others });
 
 /** What was kept of filters that are still there. */
 const known = (kept: ChosenFilters, filters: readonly ShownFilter[]): ChosenFilters =>
