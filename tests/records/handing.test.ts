@@ -10,6 +10,7 @@ import { changeItems } from "@/server/items/changeItems";
 import { saveReport } from "@/server/library/reports";
 import { listMails, loadAttachment, mailAddress, openMailRoom } from "@/server/mail/mailRoom";
 import { dropMailing, listMailings, saveMailing, sendDue, sendSoon } from "@/server/mail/mailings";
+import { systemClock } from "@/server/clock";
 import { compareWith, quickLook } from "@/server/reports/compare";
 import {
   keepFinding,
@@ -217,7 +218,9 @@ describe("mailings and the mail room", () => {
     const saved = await mailing();
     if (!saved.ok) throw new Error(saved.problems[0].message);
     expect(await sendDue(em, clock, drawer)).toBe(0);
-    expect(await sendSoon(em, builder.viewer, saved.value)).toMatchObject({ ok: true });
+    expect(await sendSoon(em, systemClock, builder.viewer, saved.value)).toMatchObject({
+      ok: true,
+    });
     expect(await sendDue(em, { now: () => (Date.now() + 1000) * 1000 }, drawer)).toBe(1);
     const [mail] = await listMails(em, await mailAddress(em, builder.viewer));
     expect(mail.subject).toContain("Each Monday");
@@ -246,7 +249,7 @@ describe("mailings and the mail room", () => {
       people: [builder.viewer.person, member.viewer.person],
     });
     if (!saved.ok) throw new Error("not saved");
-    await sendSoon(em, builder.viewer, saved.value);
+    await sendSoon(em, systemClock, builder.viewer, saved.value);
     await sendDue(em, { now: () => (Date.now() + 1000) * 1000 }, drawer);
     expect(
       (await listMailings(em, builder.viewer)).find((line) => line.id === saved.value)!.lastSaid,

@@ -70,10 +70,15 @@ export const removeMailing = (em: EntityManager, viewer: Viewer, id: number): Pr
   });
 
 /** Has a mailing due now. @returns whether there was one that is theirs */
-export const hastenMailing = (em: EntityManager, viewer: Viewer, id: number): Promise<boolean> =>
+export const hastenMailing = (
+  em: EntityManager,
+  viewer: Viewer,
+  id: number,
+  now: Date,
+): Promise<boolean> =>
   unitOfWork(em, async (unit) => {
     const kept = await ownMailing(unit, viewer, id);
-    if (kept) kept.nextAt = new Date();
+    if (kept) kept.nextAt = now;
     return kept !== null;
   });
 

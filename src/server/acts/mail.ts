@@ -13,7 +13,7 @@ export const mailActs: ActsOf<typeof contracts> = {
     changes: true,
     run: async ({ em, desk, clock }, { now, ...asked }) => {
       const id = settled(await saveMailing(em, clock, desk.viewer, asked));
-      if (now) settled(await sendSoon(em, desk.viewer, id));
+      if (now) settled(await sendSoon(em, clock, desk.viewer, id));
       return id;
     },
   },
@@ -22,7 +22,7 @@ export const mailActs: ActsOf<typeof contracts> = {
   },
   sendMailing: {
     changes: true,
-    run: async ({ em, desk }, { id }) => settled(await sendSoon(em, desk.viewer, id)),
+    run: async ({ em, desk, clock }, { id }) => settled(await sendSoon(em, clock, desk.viewer, id)),
   },
   dropMailing: {
     changes: true,

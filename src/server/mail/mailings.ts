@@ -113,9 +113,10 @@ export const dropMailing = async (
 /** Has a mailing sent at the next minute, whatever its schedule. */
 export const sendSoon = async (
   em: EntityManager,
+  clock: Clock,
   viewer: Viewer,
   id: number,
-): Promise<Result<true>> => theirsOrNone(await hastenMailing(em, viewer, id));
+): Promise<Result<true>> => theirsOrNone(await hastenMailing(em, viewer, id, dateOf(clock.now())));
 
 /** Sends every mailing that is due; each receiver gets what they may see themselves. One that fails says why and keeps its schedule. */
 export async function sendDue(em: EntityManager, clock: Clock, drawer: Drawer): Promise<number> {
