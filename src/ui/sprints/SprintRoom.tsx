@@ -47,9 +47,9 @@ import { Account } from "./Account";
 import { useForecast } from "./useForecast";
 import { Grounds, Leaves } from "./sprintStyle";
 import { cumulativeFlow } from "./sprintReports";
-import { OtherFigure } from "./OtherFigure";
-import { LeftOut } from "./LeftOut";
 
+const OtherFigure = later(() => import("./OtherFigure"), "OtherFigure");
+const LeftOut = later(() => import("./LeftOut"), "LeftOut");
 const Forecast = later(() => import("./Forecast"), "Forecast");
 const Steps = later(() => import("./Steps"), "Steps");
 
