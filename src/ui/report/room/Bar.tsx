@@ -1,9 +1,10 @@
 "use client";
 import { Download, Mail, Pencil, Redo2, TextCursorInput, Undo2, Users } from "lucide-react";
-import { Button } from "../../kit";
-import { PutOnBoard } from "../PutOnBoard";
+import { Button, later } from "../../kit";
 import { More } from "./More";
 import type { Room } from "./useReportRoom";
+
+const PutOnBoard = later(() => import("../PutOnBoard"), "PutOnBoard");
 
 /** The name of the report, how it stands, and what can be done with it. */
 export function Bar(room: Room) {

@@ -2,10 +2,11 @@
 import { History } from "lucide-react";
 import Link from "next/link";
 import { asDrawn } from "@/core/kinds";
-import { Button, Empty, Notice } from "../../kit";
-import { NothingFound } from "../NothingFound";
+import { Button, Empty, Notice, later } from "../../kit";
 import { unplacedIn } from "./placed";
 import { askedAt, useTwins, type Room } from "./useReportRoom";
+
+const NothingFound = later(() => import("../NothingFound"), "NothingFound");
 
 /** What stands above the title: which figure it is, who asks the same, and what has no place yet. */
 export function Above(room: Room) {
