@@ -72,16 +72,19 @@ async function loadReport(
 async function loadBoard(
   em: EntityManager,
   desk: Desk,
-  { id, narrowed, says, stood, closed }: Extract<PrintJob, { board: unknown }>["board"],
+  { id, tiles, says, stood, closed }: Extract<PrintJob, { board: unknown }>["board"],
 ): Promise<BoardPrintFacts | null> {
   const board = await loadDashboard(em, desk.viewer, id, desk.view);
   if (!board) return null;
   const { calendar, now } = desk.view;
   const answers = await Promise.all(
-    board.tiles.filter(isReportTile).map(async (tile) => {
-      const asked = { report: tile.report, stood, narrowed: narrowed[tile.id] ?? [] };
-      return [tile.id, await answerTile(em, desk, asked).catch(() => null)] as const;
-    }),
+    board.tiles
+      .filter(isReportTile)
+      .filter(({ deck }) => deck === undefined || !closed.includes(deck))
+      .map(async ({ id: tile, report }) => {
+        const asked = { report, stood, ...tiles[tile] };
+        return [tile, await answerTile(em, desk, asked).catch(() => null)] as const;
+      }),
   );
   return {
     ...(await headOf(em, desk)),

@@ -5,8 +5,11 @@ import { NarrowingAsk } from "./figures";
 export const BoardExportRequest = z.object({
   id: z.int(),
   format: z.enum(["pdf", "png"]),
-  /** What narrows each tile, by its id. */
-  narrowed: z.record(z.string().max(60), z.array(NarrowingAsk).max(60)),
+  /** What narrows each tile and the day as of which it is counted, by its id. */
+  tiles: z.record(
+    z.string().max(60),
+    z.object({ narrowed: z.array(NarrowingAsk).max(60), stood: z.iso.date().optional() }),
+  ),
   /** All that narrows, in words, for the head of the page. */
   says: z.array(z.string().max(4000)).max(60),
   stood: z.iso.date().optional(),

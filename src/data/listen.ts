@@ -9,9 +9,13 @@ const AGAIN_MS = 1_000;
  * @returns how to stop
  */
 export function listen(channel: string, onTold: (payload: string | null) => void): () => void {
-  let [client, isOver]: [Client | null, boolean] = [null, false];
-  const again = () => {
+  let client: Client | null = null;
+  let isOver = false;
+  /** Whichever end of a connection is heard of first makes the next one. */
+  const lost = (gone: Client) => {
+    if (client !== gone) return;
     client = null;
+    void gone.end().catch(() => undefined);
     if (!isOver) setTimeout(() => void begin(true), AGAIN_MS).unref();
   };
   async function begin(isAgain: boolean): Promise<void> {
@@ -19,14 +23,14 @@ export function listen(channel: string, onTold: (payload: string | null) => void
     const next = new Client({ connectionString: process.env.DATABASE_URL });
     client = next;
     next.on("notification", ({ payload }) => onTold(payload ?? ""));
-    next.once("error", () => void next.end().catch(() => undefined));
-    next.once("end", again);
+    next.on("error", () => lost(next));
+    next.on("end", () => lost(next));
     try {
       await next.connect();
       await next.query(`LISTEN ${channel}`);
       if (isAgain) onTold(null);
     } catch {
-      await next.end().catch(() => undefined);
+      lost(next);
     }
   }
   void begin(false);

@@ -113,7 +113,7 @@ test("a builder lays out decks, filters and words; a deck that is put away shows
     .getByRole("dialog")
     .getByRole("radio", { name: "priority", exact: true })
     .click({ force: true });
-  await expect(page.getByText("All 1 tiles listen to priority.")).toBeVisible();
+  await expect(page.getByText("The one tile listens to priority.")).toBeVisible();
   await page.getByRole("button", { name: "Save dashboard" }).click();
 
   await expect(page.getByRole("heading", { name: "Every morning" })).toBeVisible();

@@ -108,6 +108,20 @@ describe("a tile under filters", () => {
   });
 });
 
+test("a second period beside one that is compared is not asked, and the tile says so", async () => {
+  const shown = await answerTile(em, builder, {
+    report: await tileOf(
+      "count items where created during last month by priority compared with the period before as bars",
+    ),
+    narrowed: [
+      { id: "when", subject: "items", says: "due during last month" },
+      { id: "open", subject: "items", says: "status is open" },
+    ],
+  });
+  expect(shown.heard).toEqual(["open"]);
+  expect(shown.dropped).toEqual([{ id: "when", why: expect.stringMatching(/period/) }]);
+});
+
 describe("a beam", () => {
   const REPORTS = [
     "count items by priority as bars",
@@ -281,6 +295,17 @@ describe("a dashboard", () => {
       { everyone: true, person: null, team: null, mayChange: false },
     ]);
     expect((await visit(em, member.viewer, clock, id)).chosen).toEqual({});
+  });
+
+  test("is opened for the first time in many windows at once", async () => {
+    const { id } = await save();
+    const visits = Array.from({ length: 12 }, () => visit(em, builder.viewer, clock, id));
+    const kept = Array.from({ length: 6 }, () =>
+      keepChoice(em, builder.viewer, clock, id, { team: null }),
+    );
+    const told = await Promise.all([...visits, ...kept]);
+    expect(told).toHaveLength(18);
+    expect((await visit(em, builder.viewer, clock, id)).chosen).toEqual({ team: null });
   });
 
   test("lets nobody keep a choice of one that they may not read", async () => {

@@ -44,3 +44,19 @@ test("whoever may see a project hears of its items, the others hear nothing", as
   stops[0]();
   stops[2]();
 });
+
+test("a listener whose connection is cut listens again, and tells once, for something may have been missed", async () => {
+  let heard = 0;
+  const stop = watchRecords({ visible: [] }, () => (heard += 1));
+  await settled();
+  const { rowCount } = await run(
+    "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE query = 'LISTEN records' AND datname = current_database()",
+  );
+  expect(rowCount).toBe(1);
+  await new Promise((resolve) => setTimeout(resolve, 1_800));
+  expect(heard).toBe(1);
+  await run("UPDATE items SET title = title || '.' WHERE project_id IS NULL");
+  await settled();
+  expect(heard).toBe(2);
+  stop();
+});

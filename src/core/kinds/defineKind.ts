@@ -1,6 +1,6 @@
 import type { Problem } from "../base";
 import type { AskContext, Catalog } from "../catalog";
-import type { ReportBase } from "../definition";
+import type { Group, Key, ReportBase } from "../definition";
 import type { Clause, Cursor, Piece } from "../sentence";
 import type { ShapeInput } from "../shapes";
 import type { BucketGrain, Period } from "../time";
@@ -10,6 +10,13 @@ import type { Place } from "./places";
 export interface Conflict {
   readonly clause: string;
   readonly problem: Problem;
+}
+
+/** A part of a figure by what tells it from the others: its groups with their keys, and its place on the axis of a level. */
+export interface TellingGroups {
+  readonly groups: readonly (readonly [Group, Key])[];
+  /** Which stretch it is at the end of; null where it is of none. */
+  readonly stretch: number | null;
 }
 
 /** What can be said and checked of one kind of report. What the database is asked stands in its `Planned` half. */
@@ -34,6 +41,11 @@ export interface Kind<R extends ReportBase> {
   places(report: R): readonly Place[];
   /** What the shapes ask about it. */
   shapeInput(report: R, catalog: Catalog): ShapeInput;
+  /** What tells a part of its figure; left out where parts are steps of a story and no groups. */
+  telling?(
+    report: R,
+    part: { readonly path: readonly Key[]; readonly split?: Key },
+  ): TellingGroups | null;
   /** The time axis that it is drawn on, where it has one. */
   axis(
     report: R,

@@ -9,9 +9,8 @@ import {
   resolvePeriod,
   type BucketGrain,
 } from "../time";
-import { levelParts } from "./level/parts";
 import type { Opened } from "./opened";
-import { groupsOf, kindOf, type Report } from "./registry";
+import { kindOf, type Report } from "./registry";
 
 /** What a part of a figure says of the records in it: a condition, and for a point of a level the day as of which. */
 export interface PartCondition {
@@ -29,33 +28,15 @@ export function partCondition(
   opened: Opened,
   context: AskContext,
 ): PartCondition | null {
-  const keyed = keyedGroups(report, opened);
-  if (!keyed) return null;
-  const parts = keyed.groups.map(([group, key]) =>
+  const told = kindOf(report).telling?.(report, opened) ?? null;
+  if (!told || (told.groups.length === 0 && told.stretch === null)) return null;
+  const parts = told.groups.map(([group, key]) =>
     groupCondition(group, key, report.subject.id, context),
   );
-  if (parts.includes(null) || (parts.length === 0 && keyed.bucket === null)) return null;
+  if (parts.includes(null)) return null;
   const where = allOfParts(parts as Condition[]);
-  const stood = keyed.bucket === null ? undefined : endOfBucket(report, keyed.bucket, context);
+  const stood = told.stretch === null ? undefined : endOfBucket(report, told.stretch, context);
   return { ...(where ? { where } : {}), ...(stood ? { stood } : {}) };
-}
-
-/** The groups of a part with their keys, and the place of its stretch where it is of a level. */
-function keyedGroups(
-  report: Report,
-  { path, split }: Opened,
-): { groups: (readonly [Group, Key])[]; bucket: number | null } | null {
-  const groups = groupsOf(report);
-  const parted = split === undefined ? [] : [[groups[groups.length - 1], split] as const];
-  if (split !== undefined && groups.length === 0) return null;
-  if (report.kind === "count")
-    return {
-      groups: [...path.map((key, i) => [groups[i], key] as const), ...parted],
-      bucket: null,
-    };
-  if (report.kind !== "level" || path.length > 1) return null;
-  const part = path.length ? levelParts.read(path[0]) : null;
-  return { groups: parted, bucket: part?.index ?? null };
 }
 
 /** The last day of a stretch of a time axis. */

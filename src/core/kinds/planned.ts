@@ -54,4 +54,5 @@ export { velocityAnswer } from "./velocity/answer";
 export { lastTurn, type DecidingStep } from "./planDeciding";
 export { percentagesOf } from "./count/percentages";
 export { TooLarge } from "./tooLarge";
+export { bridgeSince } from "./bridgeSince";
 export { partCondition, type PartCondition } from "./partCondition";

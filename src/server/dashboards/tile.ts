@@ -1,3 +1,4 @@
+import type { KeptDashboard } from "@/contract/dashboards";
 import type {
   NarrowingText,
   OpenedPart,
@@ -7,16 +8,9 @@ import type {
 } from "@/contract/figures";
 import { numberText } from "@/core/base";
 import { isReportTile, PLAIN_DRESS, type Tile } from "@/core/definition";
-import {
-  checkReport,
-  narrowed,
-  printReport,
-  type BridgeReport,
-  type Narrowing,
-  type Report,
-} from "@/core/kinds";
+import { checkReport, narrowed, printReport, type Narrowing, type Report } from "@/core/kinds";
 import { instantText } from "@/core/time";
-import { partCondition } from "@/core/kinds/planned";
+import { bridgeSince, partCondition } from "@/core/kinds/planned";
 import { conditionText, parseConditionText } from "@/core/sentence";
 import type { EntityManager } from "@/data";
 import { loadReport } from "../library/reports";
@@ -44,18 +38,34 @@ export async function answerTile(
   const kept = await loadReport(em, desk.viewer, report);
   if (!kept) throw nothingHere();
   const asked = stood && !kept.definition.stood ? { ...kept.definition, stood } : kept.definition;
-  const { read, dropped } = readNarrowings(texts, desk);
-  const narrow = narrowed(asked, read, desk.view.catalog);
-  const definition = checked(narrow.report, desk);
+  const { report: definition, ...told } = narrowedBy(checked(asked, desk), texts, desk);
   const shown = await askFigure(em, desk, definition, kept.dress);
-  return {
-    name: kept.name,
-    definition,
-    dress: kept.dress,
-    shown,
-    heard: read.filter((_, i) => narrow.heard[i]).map(({ id }) => id),
-    dropped,
-  };
+  return { name: kept.name, definition, dress: kept.dress, shown, ...told };
+}
+
+/**
+ * A report narrowed by conditions in words, one after the other. Those that it has no field for are not heard; those that do
+ * not read, or that it cannot be asked with (a second period beside one that it compares), are dropped with the reason.
+ */
+function narrowedBy(
+  report: Report,
+  texts: readonly NarrowingText[],
+  desk: Desk,
+): { report: Report; heard: string[]; dropped: ShownTile["dropped"] } {
+  const { read, dropped } = readNarrowings(texts, desk);
+  const heard: string[] = [];
+  let now = report;
+  for (const one of read) {
+    const next = narrowed(now, [one], desk.view.catalog);
+    if (!next.heard[0]) continue;
+    const [problem] = checkReport(next.report, desk.view);
+    if (problem) dropped.push({ id: one.id, why: problem.message });
+    else {
+      now = next.report;
+      heard.push(one.id);
+    }
+  }
+  return { report: now, heard, dropped };
 }
 
 /** Conditions in words as they are meant; what does not read any more is left out, with the reason. */
@@ -68,23 +78,6 @@ function readNarrowings(texts: readonly NarrowingText[], { view }: Desk) {
     else dropped.push({ id, why: condition.problems[0].message });
   }
   return { read, dropped };
-}
-
-/** The bridge that tells what came into a count of items and what left it; null for what has none. */
-function bridgeSince(report: Report, from: string, to: string): BridgeReport | null {
-  if (report.kind !== "count" || report.subject.id !== "items") return null;
-  const [first] = report.measures;
-  const isCount = "measure" in first && first.measure === "count" && !first.where && !first.per;
-  if (!isCount || report.period || report.stood || report.compared) return null;
-  const { subject, where } = report;
-  return {
-    kind: "bridge",
-    subject,
-    ...(where ? { where } : {}),
-    from,
-    to,
-    shape: "waterfall",
-  };
 }
 
 /** How many came into a tile's figure since an instant, and how many left it. */
@@ -100,9 +93,8 @@ export async function sinceThen(
   const kept = await loadReport(em, desk.viewer, report);
   if (!kept) throw nothingHere();
   const { view } = desk;
-  const { read } = readNarrowings(texts, desk);
   const now = instantText(view.now);
-  const bridge = bridgeSince(narrowed(kept.definition, read, view.catalog).report, since, now);
+  const bridge = bridgeSince(narrowedBy(kept.definition, texts, desk).report, since, now);
   if (!bridge || since >= now || checkReport(bridge, view).length) return null;
   const shown = await askFigure(em, desk, bridge, PLAIN_DRESS);
   if (shown.kind !== "history" || shown.answer.kind !== "bridge" || shown.blank) return null;
@@ -148,12 +140,14 @@ export interface BegunTile {
 export function beginTiles(
   em: EntityManager,
   desk: Desk,
-  tiles: readonly Tile[],
+  { tiles, decks }: Pick<KeptDashboard, "tiles" | "decks">,
   narrowingsOf: (tile: Tile) => readonly NarrowingText[],
 ): Readonly<Record<string, BegunTile>> {
+  const deckOf = (tile: Tile) => decks.findIndex((deck) => deck.id === tile.deck);
   const first = tiles
     .filter(isReportTile)
-    .sort((a, b) => a.y - b.y || a.x - b.x)
+    .filter((tile) => !decks[deckOf(tile)]?.isClosed)
+    .sort((a, b) => deckOf(a) - deckOf(b) || a.y - b.y || a.x - b.x)
     .slice(0, SEEN_FIRST);
   return Object.fromEntries(
     first.map((tile) => {

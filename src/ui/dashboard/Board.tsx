@@ -34,7 +34,7 @@ import {
   type Beam,
 } from "./narrowing/narrowed";
 import { useNarrowed } from "./narrowing/useNarrowed";
-import { laidIn, TileBody, type BegunTile } from "../tiles";
+import { filterTitle, laidIn, TileBody, type BegunTile } from "../tiles";
 import { StillGrid } from "./StillGrid";
 import { useBoardExport } from "./useBoardExport";
 import { useStood } from "./useStood";
@@ -261,7 +261,7 @@ export function Board({
 /** What a narrowing is called: its filter, the tile that it is a beam from, or the viewer's own. */
 function nameOfNarrowing(id: string, board: KeptDashboard, beams: readonly Beam[]): string {
   const filter = board.filters.find((one) => one.id === id);
-  if (filter) return filter.label ?? filter.field.join(" ");
+  if (filter) return filterTitle(filter);
   const beam = beams.find((one) => id === `beam:${one.tile}`);
   return beam ? `the beam from ${beam.title}` : "your own filter";
 }

@@ -2,7 +2,7 @@
 import type { BoardExportRequest } from "@/contract/boardExports";
 import type { KeptDashboard } from "@/contract/dashboards";
 import { saveFile, tell } from "../kit";
-import { narrowingsOf, saidBy, type Narrowed } from "./narrowing/narrowed";
+import { beamedDay, narrowingsOf, saidInAll, type Narrowed } from "./narrowing/narrowed";
 
 /** The dashboard as a file, as it is seen now: narrowed as it is, with the decks that are open. */
 export function useBoardExport(
@@ -13,18 +13,17 @@ export function useBoardExport(
 ): (format: BoardExportRequest["format"]) => Promise<void> {
   return async (format) => {
     tell("The dashboard is being drawn …");
-    const said = board.filters.flatMap((filter) => saidBy(filter, now) ?? []);
     const asked: BoardExportRequest = {
       id: board.id,
       format,
-      narrowed: Object.fromEntries(
-        board.tiles.map((tile) => [tile.id, narrowingsOf(tile, board.filters, now)]),
+      tiles: Object.fromEntries(
+        board.tiles.map((tile) => {
+          const day = beamedDay(tile, now);
+          const narrowed = narrowingsOf(tile, board.filters, now);
+          return [tile.id, { narrowed, ...(day ? { stood: day } : {}) }];
+        }),
       ),
-      says: [
-        ...said,
-        ...now.own.map((one) => one.says),
-        ...now.beams.flatMap((beam) => beam.says ?? []),
-      ],
+      says: saidInAll(board.filters, now),
       ...(stood ? { stood } : {}),
       closed: [...closed],
     };

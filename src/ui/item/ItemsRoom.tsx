@@ -46,7 +46,7 @@ const Body = styled.div`
   }
 `;
 
-/** All items within sight, as a list: narrowed, ordered and grouped by the same sentence as any report. */
+/** All items within sight, as a list: narrowed, ordered and grouped by the sentence that reports have. */
 export function ItemsRoom({ facts, first }: { facts: RoomFacts; first: ListReport }) {
   const router = useRouter();
   const context = useMemo(() => contextOf(facts), [facts]);

@@ -5,7 +5,7 @@ import type { KeptDashboard } from "@/contract/dashboards";
 import type { ShownTile } from "@/contract/figures";
 import { isReportTile, type Tile } from "@/core/definition";
 import { sightWords, type Sight } from "@/core/figure";
-import { AnsweredTile, laidIn, rowsOf, settleTiles, TextTile } from "../tiles";
+import { AnsweredTile, filterTitle, laidIn, rowsOf, settleTiles, TextTile } from "../tiles";
 import { useSettled } from "./useSettled";
 
 export interface BoardPrintFacts {
@@ -115,8 +115,10 @@ export function BoardPrint({
 }: BoardPrintFacts) {
   const sheet = useRef<HTMLDivElement>(null);
   const isReady = useSettled(sheet);
-  const nameOf = (id: string) =>
-    board.filters.find((one) => one.id === id)?.label ?? "what narrows it";
+  const nameOf = (id: string) => {
+    const filter = board.filters.find((one) => one.id === id);
+    return filter ? filterTitle(filter) : "what narrows it";
+  };
   return (
     <Sheet ref={sheet} data-ready={isReady || undefined} data-figure>
       <White />

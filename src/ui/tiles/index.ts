@@ -1,5 +1,6 @@
 export { AnsweredTile } from "./AnsweredTile";
 export { deckMoved, laidIn, withoutDeck } from "./decks";
+export { filterTitle } from "./filterTitle";
 export { movedUp, rowsOf, settleTiles, tileAfterKey } from "./layout";
 export { TextTile } from "./later";
 export { TileBody } from "./TileBody";

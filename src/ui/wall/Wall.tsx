@@ -125,7 +125,7 @@ function Turning({ boards, seconds }: Omit<WallProps, "zone">) {
         <p>{now.page.title}</p>
         <Clock />
       </header>
-      <Tiles $rows={now.page.rows} key={turning.at}>
+      <Tiles $rows={now.page.rows} key={turning.at} inert>
         {now.page.tiles.map((tile) => (
           <div
             key={tile.id}

@@ -15,7 +15,7 @@ import {
   type Group,
   type Measure,
 } from "../../definition";
-import { leavesOf } from "../../filter";
+import { leavesOf, type Leaf } from "../../filter";
 import { measures } from "../../measure";
 import {
   fieldText,
@@ -155,13 +155,23 @@ function conflicts(report: CountReport, context: AskContext): Conflict[] {
         "such as by week of created for last 12 weeks",
       ),
     );
-  if (report.compared && !hasStretch(report))
+  const stretches = stretchesOf(report);
+  if (report.compared && stretches.said === 0 && !stretches.mayBeNamed)
     found.push(
       conflict(
         "compared with",
         "compared",
         "there is no period to compare",
         "say one, such as created during this month so far",
+      ),
+    );
+  if (report.compared && stretches.said > 1)
+    found.push(
+      conflict(
+        "compared with",
+        "compared",
+        `there are ${stretches.said} periods, and only one can be compared with another`,
+        "leave one of them, or ask without comparing",
       ),
     );
   return found;
@@ -188,17 +198,22 @@ function whichDate(report: CountReport, context: AskContext): Conflict {
   return conflict("for", "whichDate", problem, hint);
 }
 
-/** Whether something in the report lies in a period that could be another. */
-function hasStretch({ period, where, measures: list }: CountReport): boolean {
+/** How many periods a report says that could be others, and whether something that it names may say one. */
+function stretchesOf({ period, where, measures: list }: CountReport): {
+  said: number;
+  mayBeNamed: boolean;
+} {
   const wheres = [
     where,
     ...list.flatMap((measure) => (isNamed(measure) ? [] : [measure.where, measure.per?.where])),
   ];
-  const isStretch = wheres.flatMap(leavesOf).some((leaf) => {
-    if (leaf.kind === "test") return leaf.operator === "during";
-    return leaf.kind === "filter" || (leaf.kind === "became" && leaf.during !== undefined);
-  });
-  return period !== undefined || list.some(isNamed) || isStretch;
+  const leaves = wheres.flatMap(leavesOf);
+  const isStretch = (leaf: Leaf): boolean =>
+    leaf.kind === "test" ? leaf.operator === "during" : leaf.kind === "became" && !!leaf.during;
+  return {
+    said: leaves.filter(isStretch).length + (period ? 1 : 0),
+    mayBeNamed: list.some(isNamed) || leaves.some((leaf) => leaf.kind === "filter"),
+  };
 }
 
 function places(report: CountReport): Place[] {
@@ -284,6 +299,14 @@ export const count = defineKind<CountReport>({
       oneValue: isOneAmount(report, catalog),
       isTime: report.by.length === 1 && first.grain !== undefined && isBucketGrain(first.grain),
       hasDays: groupsOfCount(report).some((group) => group.grain === "day"),
+    };
+  },
+  telling: ({ by, split }, part) => {
+    if (part.path.length > by.length || (part.split !== undefined && !split)) return null;
+    const parted = part.split === undefined ? [] : [[split!, part.split] as const];
+    return {
+      groups: [...part.path.map((key, i) => [by[i], key] as const), ...parted],
+      stretch: null,
     };
   },
   axis: (report, context) => {

@@ -15,6 +15,7 @@ import type { Period } from "../../time";
 import { defineKind, pastShapeInput } from "../defineKind";
 import { basePlaces, groupPlace, measurePlace } from "../places";
 import { type LevelReport } from "./definition";
+import { levelParts } from "./parts";
 
 /** What stands there until the sentence has said it. */
 export const LAST_YEAR: Period = {
@@ -61,5 +62,13 @@ export const level = defineKind<LevelReport>({
       additive: measures[measure?.measure ?? "count"].additive,
       hasDays: split?.grain === "day",
     }),
+  telling: ({ split }, { path, split: key }) => {
+    const bucket = path.length ? levelParts.read(path[0]) : null;
+    if (path.length > 1 || (path.length && !bucket) || (key !== undefined && !split)) return null;
+    return {
+      groups: key === undefined ? [] : [[split!, key]],
+      stretch: bucket?.index ?? null,
+    };
+  },
   axis: ({ grain, period }) => ({ grain, period }),
 });

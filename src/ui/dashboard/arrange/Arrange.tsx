@@ -196,7 +196,9 @@ function connected(tiles: readonly Tile[], reports: readonly ReportName[], name:
     .filter((one) => one !== undefined);
   return rest.length
     ? `${heard} of ${shown.length} tiles listen to ${name}; ${rest.join(", ")} cannot.`
-    : `All ${shown.length} tiles listen to ${name}.`;
+    : shown.length === 1
+      ? `The one tile listens to ${name}.`
+      : `All ${shown.length} tiles listen to ${name}.`;
 }
 
 /** The tiles of one deck, dragged, resized and moved by keys. */
@@ -256,7 +258,6 @@ function DeckGrid({
               tile={tile}
               decks={now.decks}
               filters={now.filters}
-              nameOf={(filter) => filter.label ?? filter.field.join(" ")}
               onTile={(next) => set(withSettings(now, next))}
               onDeck={(to) => set(toDeck(now, tile, to))}
             />

@@ -3,13 +3,13 @@ import { Settings2 } from "lucide-react";
 import type { ShownFilter } from "@/contract/dashboards";
 import { isReportTile, type Deck, type Tile } from "@/core/definition";
 import { Button, Checkbox, Choice, Field, Opens } from "../../kit";
+import { filterTitle } from "../../tiles";
 import { Settings } from "./arrangeStyle";
 
 interface TileSettingsProps {
   readonly tile: Tile;
   readonly decks: readonly Deck[];
   readonly filters: readonly ShownFilter[];
-  readonly nameOf: (filter: ShownFilter) => string;
   readonly onTile: (tile: Tile) => void;
   readonly onDeck: (deck: string | undefined) => void;
 }
@@ -36,7 +36,6 @@ function Inside({
   tile,
   decks,
   filters,
-  nameOf,
   onTile,
   onDeck,
   onDone,
@@ -105,7 +104,7 @@ function Inside({
                 set({ deaf: on ? deaf.filter((id) => id !== filter.id) : [...deaf, filter.id] })
               }
             >
-              {nameOf(filter)}
+              {filterTitle(filter)}
             </Checkbox>
           ))}
         </>

@@ -25,12 +25,12 @@ export function FilterPart({ filter, filters, now, context, joins, onSay }: Filt
   const name = filterName(filter, context);
   const said = says === null ? null : saidParts(says, filter.subject, context);
   const words = said?.value ?? "any";
-  const between = said?.joins ? said.joins.replace(/^\S+/, () => name) : `${name} is`;
+  const between = !said ? `${name} is` : said.field ? `${name} ${said.operator}` : "";
   return (
     <Part>
       <span className="say">
         <i>
-          {joins} {said && !said.joins ? "" : between}
+          {joins} {between}
         </i>
         <span className="chip">
           {filter.isLocked ? (

@@ -8,8 +8,7 @@ import type { CountReport } from "@/core/kinds";
 import { conditionText } from "@/core/sentence";
 import { dayText } from "@/core/time";
 import { ask, Button, Opens, Waiting } from "../../kit";
-import { contextOf } from "../../report";
-import { TestEditor } from "../../report";
+import { contextOf, TestEditor } from "../../report";
 import { FilterPart } from "./FilterPart";
 import {
   cleared,
@@ -135,6 +134,11 @@ function Search({ now, onChange }: Pick<StripProps, "now" | "onChange">) {
       defaultValue={words}
       key={words}
       maxLength={200}
+      onChange={(event) => {
+        // Emptied by its own cross, or by hand.
+        if (event.target.value === "" && words)
+          onChange({ ...now, own: now.own.filter((one) => one.id !== SEARCH) });
+      }}
       onKeyDown={(event) => {
         if (event.key !== "Enter") return;
         const typed = event.currentTarget.value.trim().replaceAll('"', "");
@@ -192,7 +196,7 @@ function OwnPart({
     <Part>
       <span className="say">
         <i>
-          {joins} {said.joins}
+          {joins} {said.field} {said.operator}
         </i>
         <span className="chip">
           <span className="value">{said.value}</span>
@@ -215,14 +219,14 @@ function BeamPart({
 }: PartProps & { beam: Beam; records: (() => void) | null; onEnd: () => void }) {
   const said =
     beam.says === null
-      ? { joins: "as of", value: dayText(beam.stood ?? "") }
+      ? { field: "as of", operator: "", value: dayText(beam.stood ?? "") }
       : saidParts(beam.says, beam.subject, context);
   const day = beam.says !== null && beam.stood ? `, as of ${dayText(beam.stood)}` : "";
   return (
     <Part $beam>
       <span className="say">
         <i>
-          {joins} {said.joins}
+          {joins} {said.field} {said.operator}
         </i>
         <span className="chip">
           <span className="value">

@@ -11,6 +11,7 @@ import {
   parentsOf,
   readNarrowed,
   saidBy,
+  saidInAll,
   withBeam,
   withChosen,
   writeNarrowed,
@@ -105,6 +106,19 @@ describe("beams", () => {
     expect(beamedDay(tile("b"), now)).toBeNull();
     expect(narrowingsOf(tile("c"), [], now)).toEqual([]);
   });
+});
+
+test("all that narrows is said as it is counted: parts of one chart as one or another", () => {
+  const now = [
+    beam("a", "P1"),
+    beam("a", "P2"),
+    beam("b", "Oct", { says: null, stood: "2026-10-31" }),
+  ].reduce(withBeam, NOT_NARROWED);
+  expect(saidInAll([TEAM, SERVICE], now)).toEqual([
+    "team is Deck",
+    "((priority is P1) or (priority is P2))",
+    "it is as of 31 Oct 2026",
+  ]);
 });
 
 test("what narrows goes into the address and comes back; what is none of ours does not", () => {

@@ -2,6 +2,7 @@ import type { ChosenFilters, ShownFilter } from "@/contract/dashboards";
 import type { NarrowingText } from "@/contract/figures";
 import type { SubjectId } from "@/core/catalog";
 import type { Tile } from "@/core/definition";
+import { dayText } from "@/core/time";
 
 /** A part of one tile's figure that narrows the others. */
 export interface Beam {
@@ -100,6 +101,20 @@ export function narrowingsOf(
         others.filter((beam) => beam.tile === id),
       ),
     ),
+  ];
+}
+
+/** All that narrows, in words: parts of one chart together, the day of a level's point by its date. */
+export function saidInAll(filters: readonly ShownFilter[], now: Narrowed): string[] {
+  const tiles = [...new Set(now.beams.map((beam) => beam.tile))];
+  return [
+    ...filters.flatMap((filter) => saidBy(filter, now) ?? []),
+    ...now.own.map((one) => one.says),
+    ...tiles.flatMap((id) => {
+      const beams = now.beams.filter((beam) => beam.tile === id);
+      return beamsOf(id, beams).map(({ says }) => (beams.length > 1 ? bracketed(says) : says));
+    }),
+    ...now.beams.flatMap(({ stood }) => (stood === null ? [] : [`it is as of ${dayText(stood)}`])),
   ];
 }
 

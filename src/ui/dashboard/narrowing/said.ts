@@ -6,9 +6,10 @@ import { narrowed, type CountReport } from "@/core/kinds";
 import { conditionText, fieldText, parseConditionText } from "@/core/sentence";
 import { parentsOf, type Narrowed } from "./narrowed";
 
-/** A condition as the strip says it: joining words, then what can be changed. */
+/** A condition as the strip says it: what it is on and how it is tested, both "" where it is no simple test; then its value. */
 export interface Said {
-  readonly joins: string;
+  readonly field: string;
+  readonly operator: string;
   readonly value: string;
 }
 
@@ -27,12 +28,16 @@ const plain = (text: string): string => text.replace(/^\((.*)\)$/, "$1").replace
 /** A condition parted into its joining words and its value; one that is no simple test stands whole. */
 export function saidParts(says: string, subject: SubjectId, context: AskContext): Said {
   const condition = readSaid(says, subject, context);
-  if (condition?.kind !== "test" || condition.asOf) return { joins: "", value: says };
+  const whole: Said = { field: "", operator: "", value: says };
+  if (condition?.kind !== "test" || condition.asOf) return whole;
   const field = fieldText(context.catalog, subject, condition.field);
-  const joins = `${field} ${operators[condition.operator].words}`;
+  const operator = operators[condition.operator].words;
   const text = conditionText(condition, context.catalog, subject);
-  if (!text.startsWith(joins)) return { joins: "", value: says };
-  return { joins, value: plain(text.slice(joins.length).trim()) || "anything" };
+  const joins = `${field} ${operator}`;
+  if (!text.startsWith(joins)) return whole;
+  // What needs no value says all of it by how it is tested: "is empty".
+  const value = plain(text.slice(joins.length).trim());
+  return value ? { field, operator, value } : { field, operator: "", value: operator };
 }
 
 /** What a filter is called. */

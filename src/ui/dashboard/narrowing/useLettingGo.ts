@@ -11,6 +11,9 @@ import { filterName, offeredAmong, readSaid, withValues } from "./said";
 /** Operators whose values are one of those that are offered. */
 const OF_OFFERED: ReadonlySet<string> = new Set(["is", "isAnyOf", "include", "includeAnyOf"]);
 
+/** Of more values than this only some are offered: one that is not among them may fit all the same. */
+const MOST_OFFERED = 200;
+
 /** When a filter changes, those that depend on it let go of values that no longer fit, and say so with the way back. */
 export function useLettingGo(
   filters: readonly ShownFilter[],
@@ -30,6 +33,7 @@ export function useLettingGo(
       const among = offeredAmong(child, filters, latest.current, context);
       if (!among.where) continue;
       const offered = await ask("values", { definition: among, field: [...child.field] });
+      if (offered.length >= MOST_OFFERED) continue;
       const fits = test.values.filter((value) =>
         offered.some((line) => sameValue(line.value, value)),
       );

@@ -47,7 +47,8 @@ export function useNarrowed(
     [board, filters, isForeign, setGiven],
   );
   useEffect(() => {
-    if (given === null && Object.keys(own.chosen).length)
+    const hasAddress = new URLSearchParams(location.search).has(IN_ADDRESS.name);
+    if (!hasAddress && Object.keys(own.chosen).length)
       tell("The dashboard is narrowed as you left it.");
   }, []); // eslint-disable-line react-hooks/exhaustive-deps
   return [given ?? own, change];

@@ -29,7 +29,7 @@ export default async function DashboardPage({ params }: Props) {
       board={board}
       chosen={chosen}
       since={before}
-      begun={beginTiles(em, desk, board.tiles, narrowingsAt(board.filters, chosen))}
+      begun={beginTiles(em, desk, board, narrowingsAt(board.filters, chosen))}
       reports={reports.map(({ id, name, shape, mine, takesConditions }) => ({
         id,
         name,
