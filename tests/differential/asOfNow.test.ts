@@ -7,7 +7,7 @@ import type { Viewpoint } from "@/core/relation";
 import { parseInstant } from "@/core/time";
 import { importBundle, runPlan, type EntityManager } from "@/data";
 import { deskOf } from "@/server/viewer/viewpoint";
-import { namedFields } from "../support/arbitrary";
+import { namedFields } from "../support/arbitraryConditions";
 import { dropDatabase, freshDatabase } from "../support/database";
 import { randomHistories } from "../support/randomHistories";
 

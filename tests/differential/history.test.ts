@@ -27,7 +27,8 @@ import { importBundle, readBundleFiles, runPlan, type EntityManager } from "@/da
 import { withConnection } from "@/data/database";
 import { deskOf } from "@/server/viewer/viewpoint";
 import { GOLDEN_BUNDLE } from "../golden/load";
-import { arbitraryCondition, arbitraryHistory, namedFields } from "../support/arbitrary";
+import { arbitraryHistory } from "../support/arbitrary";
+import { arbitraryCondition, namedFields } from "../support/arbitraryConditions";
 import { dropDatabase, freshDatabase } from "../support/database";
 import { everyRecord } from "./records";
 import { Replay } from "./replay";

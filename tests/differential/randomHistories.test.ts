@@ -32,7 +32,7 @@ import {
 import { importBundle, runPlan, type EntityManager } from "@/data";
 import { withConnection } from "@/data/database";
 import { deskOf } from "@/server/viewer/viewpoint";
-import { arbitraryCondition, arbitraryPeriod, namedFields } from "../support/arbitrary";
+import { arbitraryCondition, arbitraryPeriod, namedFields } from "../support/arbitraryConditions";
 import { dropDatabase, freshDatabase } from "../support/database";
 import { randomHistories } from "../support/randomHistories";
 import { everyRecord } from "./records";

@@ -24,7 +24,7 @@ import {
   BUCKET_GRAINS,
 } from ".";
 import { sampleCalendar } from "../../../tests/support/sample";
-import { arbitraryPeriod } from "../../../tests/support/arbitrary";
+import { arbitraryPeriod } from "../../../tests/support/arbitraryConditions";
 
 const at = (text: string) => parseInstant(text)!;
 const ZONES = [

@@ -19,6 +19,7 @@ import {
   useShortcuts,
   useLive,
 } from "../kit";
+import { Handed } from "../handing";
 import { OpenedRecords, partOf } from "../report";
 import type { Arranged, ReportName } from "./arrange/Arrange";
 import { BoardMast } from "./BoardMast";
@@ -39,8 +40,6 @@ import { StillGrid } from "./StillGrid";
 import { useBoardExport } from "./useBoardExport";
 import { useStood } from "./useStood";
 
-const Sharing = later(() => import("../handing"), "Sharing");
-const Mailing = later(() => import("../handing"), "Mailing");
 const Arrange = later(() => import("./arrange/Arrange"), "Arrange");
 const Strip = later(() => import("./narrowing/Strip"), "Strip");
 
@@ -216,26 +215,15 @@ export function Board({
           onClose={() => setOpened(null)}
         />
       )}
-      {hands === "share" && (
-        <Sharing
+      {hands && (
+        <Handed
+          hands={hands}
           kind="dashboard"
           id={board.id}
           name={saved.name}
           people={people}
           teams={teams}
           mayChange={board.mayChange}
-          isOpen
-          onClose={() => setHands(null)}
-        />
-      )}
-      {hands === "mail" && (
-        <Mailing
-          kind="dashboard"
-          target={board.id}
-          name={saved.name}
-          people={people}
-          teams={teams}
-          isOpen
           onClose={() => setHands(null)}
         />
       )}

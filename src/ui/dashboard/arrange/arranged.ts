@@ -26,10 +26,14 @@ export function withTilesOf(
 export const tilesOf = (now: Arranged, deck: string | undefined): readonly Tile[] =>
   now.tiles.filter((tile) => isIn(tile, deck));
 
+/** A tile that has no place yet. */
+type Placeless<T> = T extends Tile ? Omit<T, "x" | "y" | "w" | "h"> : never;
+type NewTile = Placeless<Tile>;
+
 /** A new tile at the first place of a deck where it fits. */
 export function withTile(
   now: Arranged,
-  tile: Tile extends infer T ? Omit<T, "x" | "y" | "w" | "h"> : never,
+  tile: NewTile,
   size: { readonly w: number; readonly h: number },
   deck: string | undefined,
 ): Arranged {
@@ -59,7 +63,7 @@ export const withSettings = (now: Arranged, tile: Tile): Arranged => ({
 export function toDeck(now: Arranged, tile: Tile, deck: string | undefined): Arranged {
   if (tile.deck === deck) return now;
   const { deck: _from, x: _x, y: _y, w, h, ...rest } = tile;
-  return withTile(withoutTile(now, tile), rest as Tile, { w, h }, deck);
+  return withTile(withoutTile(now, tile), rest as NewTile, { w, h }, deck);
 }
 
 /** Without a filter: nothing depends on it any more, and no tile need be deaf to it. */

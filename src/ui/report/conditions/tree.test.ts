@@ -3,7 +3,7 @@ import type { Report } from "@/core/kinds";
 import fc from "fast-check";
 import type { Condition } from "@/core/filter";
 import { conditionText } from "@/core/sentence";
-import { arbitraryCondition, namedFields } from "../../../../tests/support/arbitrary";
+import { arbitraryCondition, namedFields } from "../../../../tests/support/arbitraryConditions";
 import { sampleContext, sampleView } from "../../../../tests/support/sample";
 import { conditionOf, nodeOf } from "./tree";
 import { asRead } from "../Readers";

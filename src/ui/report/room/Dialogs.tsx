@@ -1,12 +1,10 @@
 "use client";
 import { useRouter } from "next/navigation";
+import { Download, Handed } from "../../handing";
 import { tell, later, useFetchAhead } from "../../kit";
 import { proposedName } from "../draft";
 import type { Room } from "./useReportRoom";
 
-const Sharing = later(() => import("../../handing"), "Sharing");
-const Mailing = later(() => import("../../handing"), "Mailing");
-const Download = later(() => import("../../handing"), "Download");
 const SaveDialog = later(() => import("../SaveDialog"), "SaveDialog");
 const Conflict = later(() => import("../Conflict"), "Conflict");
 const Versions = later(() => import("../Versions"), "Versions");
@@ -61,30 +59,17 @@ function Opened(room: Room) {
   const { person: people, team: teams } = facts.data.lists;
   switch (dialog?.kind) {
     case "share":
+    case "mail":
       return (
         kept && (
-          <Sharing
+          <Handed
+            hands={dialog.kind}
             kind="report"
             id={kept.id}
             name={kept.name}
             people={people}
             teams={teams}
             mayChange={kept.mayChange}
-            isOpen
-            onClose={onClose}
-          />
-        )
-      );
-    case "mail":
-      return (
-        kept && (
-          <Mailing
-            kind="report"
-            target={kept.id}
-            name={kept.name}
-            people={people}
-            teams={teams}
-            isOpen
             onClose={onClose}
           />
         )
