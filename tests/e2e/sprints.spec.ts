@@ -56,6 +56,12 @@ test("the unit is remembered, a list opens its records, and leaves go by keys", 
   await expect(
     page.getByRole("group", { name: "Statuses in the flow" }).getByRole("checkbox").first(),
   ).toBeVisible();
+  // A sprint that has just begun has no two days to measure between.
+  await page.getByRole("button", { name: "The sprint before" }).click();
+  await expect(page.getByRole("tab", { name: "Cumulative flow" })).toHaveAttribute(
+    "aria-selected",
+    "true",
+  );
   await dragAcross(page, 0.15, 0.8);
   const widths = page.getByRole("table", { name: "Widths" });
   await expect(widths.getByRole("columnheader", { name: "time through it" })).toBeVisible();

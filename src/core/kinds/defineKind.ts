@@ -26,6 +26,8 @@ export interface Kind<R extends ReportBase> {
   readonly tells: string;
   /** It asks of the past of items, by their states and moves. */
   readonly isPast: boolean;
+  /** Its records themselves are its answer. */
+  readonly isRecords: boolean;
   /** The words that a sentence of this kind begins with; none for the kind that begins with its measures. */
   readonly opens: readonly string[];
   /** Reads everything before the clauses. */

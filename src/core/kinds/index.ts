@@ -4,6 +4,7 @@ export {
   isHistory,
   kindOf,
   kinds,
+  listsRecords,
   REPORT_KINDS,
   type HistoryReport,
   type Report,
@@ -12,6 +13,7 @@ export {
 } from "./registry";
 export { dateGroupOf, groupsOfCount, type CountReport } from "./count/definition";
 export { asDrawn, MOST_DRAWN } from "./count/asDrawn";
+export { asList } from "./list/asList";
 export type { ListReport } from "./list/definition";
 export type { LevelReport } from "./level/definition";
 export { BESIDES, type Beside, type CrossingsReport } from "./crossings/definition";
@@ -54,7 +56,7 @@ export { burndownParts } from "./burndown/parts";
 export { crossedWords, crossingParts, wayParts } from "./crossings/parts";
 export { levelParts } from "./level/parts";
 export { velocityParts } from "./velocity/parts";
-export { isDrawable, type Drawable } from "./drawable";
+export { answerOf, isDrawable, type Drawable } from "./drawable";
 export type {
   Shown,
   ShownCount,

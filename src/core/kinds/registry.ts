@@ -46,6 +46,9 @@ export const REPORT_KINDS = Object.keys(kinds) as [ReportKind, ...ReportKind[]];
 export const kindOf = (report: ReportBase & { kind: ReportKind }): Kind<Report> =>
   kinds[report.kind] as Kind<never> as Kind<Report>;
 
+/** Whether a report lists its records instead of a figure. */
+export const listsRecords = (report: Report): report is ListReport => kindOf(report).isRecords;
+
 export const isHistory = (report: Report): report is HistoryReport => kindOf(report).isPast;
 
 /** The groups of a report in their order, the split last. */

@@ -8,7 +8,14 @@ import type {
 } from "@/contract/figures";
 import { numberText } from "@/core/base";
 import { isReportTile, PLAIN_DRESS, type Tile } from "@/core/definition";
-import { checkReport, narrowed, printReport, type Narrowing, type Report } from "@/core/kinds";
+import {
+  checkReport,
+  narrowed,
+  printReport,
+  type Narrowing,
+  type Report,
+  answerOf,
+} from "@/core/kinds";
 import { instantText } from "@/core/time";
 import { bridgeSince, partCondition } from "@/core/kinds/planned";
 import { conditionText, parseConditionText } from "@/core/sentence";
@@ -97,8 +104,9 @@ export async function sinceThen(
   const bridge = bridgeSince(narrowedBy(kept.definition, texts, desk).report, since, now);
   if (!bridge || since >= now || checkReport(bridge, view).length) return null;
   const shown = await askFigure(em, desk, bridge, PLAIN_DRESS);
-  if (shown.kind !== "history" || shown.answer.kind !== "bridge" || shown.blank) return null;
-  const { parts } = shown.answer;
+  const answer = answerOf("bridge", shown);
+  if (!answer || ("blank" in shown && shown.blank)) return null;
+  const { parts } = answer;
   const count = (isGain: boolean) =>
     parts.reduce(
       (sum, part) => (part.amount.startsWith("-") === isGain ? sum : sum + part.count),

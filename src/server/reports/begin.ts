@@ -1,5 +1,5 @@
 import type { Dress } from "@/core/definition";
-import { printReport, type Report, type Shown } from "@/core/kinds";
+import { printReport, type Report, type Shown, listsRecords } from "@/core/kinds";
 import type { EntityManager } from "@/data";
 import type { Desk } from "../viewer/viewpoint";
 import { checked } from "./checked";
@@ -22,7 +22,7 @@ export function beginFigure(
 ): BegunFigure {
   // The records of a list are fetched by its table, as far as they are seen.
   const answer = async () =>
-    report.kind === "list" ? null : askFigure(em, desk, checked(report, desk), dress);
+    listsRecords(report) ? null : askFigure(em, desk, checked(report, desk), dress);
   return {
     says: printReport(report, desk.view.catalog),
     dress,

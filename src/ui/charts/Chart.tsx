@@ -1,5 +1,5 @@
 "use client";
-import type { Drawable } from "@/core/kinds";
+import { answerOf, type Drawable } from "@/core/kinds";
 import { Suspense, type ComponentType } from "react";
 import type { Dress } from "@/core/definition";
 import type { Figure } from "@/core/figure";
@@ -119,21 +119,24 @@ const drawings = {
     shown.kind === "count" ? (
       <PivotFigure answer={shown.answer} drawn={drawn} {...(onDress ? { onDress } : {})} />
     ) : null,
-  waterfall: ({ shown, drawn, ends = ["from", "to"] }) =>
-    shown.kind === "history" && shown.answer.kind === "bridge" ? (
-      <Waterfall answer={shown.answer} drawn={drawn} labels={ends} />
-    ) : null,
-  planks: ({ shown, drawn, pace = "working", forecast, flags }) =>
-    shown.kind === "history" && shown.answer.kind === "burndown" && shown.pace ? (
+  waterfall: ({ shown, drawn, ends = ["from", "to"] }) => {
+    const answer = answerOf("bridge", shown);
+    return answer && <Waterfall answer={answer} drawn={drawn} labels={ends} />;
+  },
+  planks: ({ shown, drawn, pace = "working", forecast, flags }) => {
+    const answer = answerOf("burndown", shown);
+    const guide = "pace" in shown ? shown.pace : null;
+    return answer && guide ? (
       <Planks
-        answer={shown.answer}
-        pace={shown.pace}
+        answer={answer}
+        pace={guide}
         drawn={drawn}
         mode={pace}
         forecast={forecast ?? null}
         {...(flags ? { flags } : {})}
       />
-    ) : null,
+    ) : null;
+  },
 } satisfies Record<Exclude<ShapeId, "list">, Draws>;
 
 /** Bridges and burndowns have no rows: their drawings read the answer. */

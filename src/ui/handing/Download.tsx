@@ -1,6 +1,6 @@
 "use client";
 import type { OpenedPart } from "@/contract/figures";
-import type { Report } from "@/core/kinds";
+import { listsRecords, type Report } from "@/core/kinds";
 import { useState } from "react";
 import type { Dress } from "@/core/definition";
 import { EXPORT_IDS, exportFormats, fileName, whyNotExported, type ExportId } from "@/core/exports";
@@ -29,7 +29,7 @@ export function Download({ report, dress, title, link, opened, isOpen, onClose }
   const [error, setError] = useState<string | null>(null);
   const [stop, setStop] = useState<AbortController | null>(null);
   const why = whyNotExported(format, report);
-  const isRows = (format === "csv" || format === "tsv") && report.kind !== "list";
+  const isRows = (format === "csv" || format === "tsv") && !listsRecords(report);
   const save = async () => {
     const controller = new AbortController();
     setStop(controller);

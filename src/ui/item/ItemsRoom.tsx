@@ -1,5 +1,5 @@
 "use client";
-import { printReport, type ListReport, type Report } from "@/core/kinds";
+import { printReport, type ListReport, type Report, listsRecords } from "@/core/kinds";
 import { ScrollText } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
@@ -62,7 +62,7 @@ export function ItemsRoom({ facts, first }: { facts: RoomFacts; first: ListRepor
   }, [says, isChanged]);
   // What is no list any more is a report of its own.
   const change = (next: Report) =>
-    next.kind === "list"
+    listsRecords(next)
       ? set(next)
       : router.push(`/reports/new?s=${encodeURIComponent(printReport(next, context.catalog))}`);
   return (

@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { CONDITIONS, roomKindOf, stoodAddition, type Addition, type PartProps } from "./kinds";
+import { builderKindOf, CONDITIONS, stoodAddition, type Addition, type PartProps } from "./kinds";
 import { Choose } from "../kit";
 
 /** What can be said beyond what is there: by every kind, and by this one. */
@@ -10,7 +10,7 @@ export function AddPart(props: Omit<PartProps, "index">) {
   if (chosen && "choose" in chosen) return chosen.choose({ ...props, index: 0 });
   const additions: readonly Addition[] = [
     ...CONDITIONS,
-    ...roomKindOf(report).additions(report, context),
+    ...builderKindOf(report).additions(report, context),
     ...stoodAddition(report),
   ];
   const take = (addition: Addition) => {

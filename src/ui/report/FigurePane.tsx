@@ -1,10 +1,10 @@
 "use client";
+import { shownKindOf } from "./kinds/shown";
 import type { DayNoteLine } from "@/contract/notes";
 import type { Drawable, Report } from "@/core/kinds";
 import styled from "styled-components";
 import type { Dress } from "@/core/definition";
 import type { Mark, Said } from "@/core/figure";
-import { dayText } from "@/core/time";
 
 import { Chart, FigureTable, markId, type ChartProps, type DayFlag } from "../charts";
 import { Rename } from "./Rename";
@@ -92,8 +92,7 @@ export function FigureBody({
   );
   if ((asTable || !report.shape || report.shape === "list") && table) return table;
   if (!report.shape || report.shape === "list") return null;
-  const ends =
-    report.kind === "bridge" ? ([shortDay(report.from), shortDay(report.to)] as const) : undefined;
+  const ends = shownKindOf(report).ends?.(report);
   const chart = (
     <Chart
       shape={report.shape}
@@ -133,27 +132,17 @@ export function FigureBody({
   );
 }
 
-const shortDay = (moment: string): string =>
-  /^\d{4}-\d\d-\d\d/.test(moment) ? dayText(moment.slice(0, 10)) : moment;
-
 /** The notes of days as flags at the stretches of a time axis that hold them, and where history begins. */
 export function flagsOf(notes: readonly DayNoteLine[], shown: Drawable | null): DayFlag[] {
-  const isTrend =
-    shown?.kind === "history" &&
-    (shown.answer.kind === "level" || shown.answer.kind === "crossings");
+  const axis = shown && shownKindOf(shown.answer).axis?.(shown.answer);
   const days =
     shown?.kind === "history"
       ? shown.pace?.days.map((day) => ({ ...day, from: day.day, to: day.day }))
       : undefined;
-  const buckets =
-    shown?.kind === "count"
-      ? shown.answer.rows.map((row) => row.path.find((head) => head.bucket)?.bucket)
-      : isTrend && "rows" in shown.answer
-        ? shown.answer.rows.map((row) => row.bucket)
-        : (days ?? []);
+  const buckets = axis?.buckets ?? days ?? [];
   const place = (holds: (bucket: NonNullable<(typeof buckets)[number]>) => boolean) =>
     buckets.findIndex((bucket) => bucket && holds(bucket));
-  const begins = isTrend && "begins" in shown.answer ? shown.answer.begins : null;
+  const begins = axis?.begins ?? null;
   const first =
     begins === null ? -1 : place((bucket) => bucket.start <= begins && begins < bucket.end);
   return [

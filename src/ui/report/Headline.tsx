@@ -7,9 +7,9 @@ import type { AskContext } from "@/core/catalog";
 import type { Dress } from "@/core/definition";
 import type { Area, Piece, SentencePart } from "@/core/sentence";
 import { Choose, Opens } from "../kit";
-import { AddPart } from "./AddPart";
-import { COMMON, roomKindOf, type Picker } from "./kinds";
-import { ConditionPicker, GroupPicker, ShapePicker, type PickerProps } from "./pickers";
+import { shownKindOf } from "./kinds/shown";
+import { AddPart, PartPicker } from "./later";
+import { ShapePicker } from "./pickers";
 import { Say } from "./sentenceStyle";
 
 interface HeadlineProps {
@@ -53,28 +53,17 @@ export function Headline({ text, ...parts }: HeadlineProps) {
           </span>
         </Fragment>
       ))}
-      {report.kind === "count" && !report.where && !report.shape && (
-        <>
+      {(shownKindOf(report).gaps?.(report) ?? []).map(({ before, words, part }) => (
+        <Fragment key={before}>
           {" "}
           <span className="pair">
-            <i>where</i>{" "}
-            <Gap words="which ones?">
-              {(onDone) => <ConditionPicker {...parts} onDone={onDone} index={null} />}
+            <i>{before}</i>{" "}
+            <Gap words={words}>
+              {(onDone) => <PartPicker {...parts} part={part} onDone={onDone} />}
             </Gap>
           </span>
-        </>
-      )}
-      {report.kind === "count" && report.by.length === 0 && !report.shape && (
-        <>
-          {" "}
-          <span className="pair">
-            <i>by</i>{" "}
-            <Gap words="what?">
-              {(onDone) => <AddGroup {...{ context, report, onChange, onDone }} />}
-            </Gap>
-          </span>
-        </>
-      )}
+        </Fragment>
+      ))}
       {!report.shape && (
         <>
           {" "}
@@ -159,16 +148,6 @@ function PartButton({
   );
 }
 
-/** What chooses a part of the sentence: that of its kind of report, or the one that all kinds share. */
-function PartPicker({
-  part,
-  ...props
-}: { part: SentencePart; onDone: () => void } & Omit<HeadlineProps, "text">): ReactNode {
-  const shared: { readonly [A in Area]?: Picker } = COMMON;
-  const picker = roomKindOf(props.report).pickers[part.area] ?? shared[part.area];
-  return picker?.({ ...props, index: "index" in part ? part.index : 0 });
-}
-
 function Opening({ report, onChange }: Pick<HeadlineProps, "report" | "onChange">) {
   const count = () =>
     onChange({
@@ -217,18 +196,5 @@ function Gap({ words, children }: { words: string; children: (onDone: () => void
     >
       {children}
     </Opens>
-  );
-}
-
-function AddGroup({ context, report, onChange, onDone }: PickerProps) {
-  if (report.kind !== "count") return null;
-  return (
-    <GroupPicker
-      context={context}
-      report={report}
-      group={null}
-      onGroup={(group) => onChange({ ...report, by: [...report.by, group] })}
-      onDone={onDone}
-    />
   );
 }

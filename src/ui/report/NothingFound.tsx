@@ -4,7 +4,7 @@ import { useMemo } from "react";
 import { numberText } from "@/core/base";
 import type { AskContext } from "@/core/catalog";
 import { allOfParts, contradictionIn, topParts } from "@/core/filter";
-import type { Report } from "@/core/kinds";
+import { isHistory, type Report } from "@/core/kinds";
 import { conditionText } from "@/core/sentence";
 import { ask, Button, Empty } from "../kit";
 import { withWhere } from "./pickers";
@@ -21,7 +21,7 @@ export function NothingFound({
 }) {
   const parts = topParts(report.where);
   // Of the past it cannot be told what each condition would leave.
-  const isNow = report.kind === "count" || report.kind === "list";
+  const isNow = !isHistory(report);
   const { data } = useQuery({
     queryKey: ["emptied", report],
     queryFn: ({ signal }) => ask("emptied", { definition: report }, signal),

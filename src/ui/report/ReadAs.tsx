@@ -1,5 +1,5 @@
 "use client";
-import { type Report, sentencePieces } from "@/core/kinds";
+import { type Report, sentencePieces, listsRecords, groupsOf } from "@/core/kinds";
 import { Check, CircleAlert } from "lucide-react";
 import styled from "styled-components";
 import type { Problem } from "@/core/base";
@@ -60,9 +60,9 @@ export function ReadAs({
   const pieces = sentencePieces(report, context.catalog).filter((piece) => piece.part);
   const means = (piece: (typeof pieces)[number]): string => {
     const { part } = piece;
-    if (part?.area === "subject") return report.kind === "list" ? "each once" : "each counted once";
+    if (part?.area === "subject") return listsRecords(report) ? "each once" : "each counted once";
     if (part?.area === "shape") return "the picture";
-    if (part?.area === "period" && report.kind === "count" && report.period)
+    if (part?.area === "period" && "period" in report && report.period)
       return periodDatesText(resolvePeriod(report.period, context.now, context.calendar));
     if (part?.area === "where")
       return testsOf(topParts(report.where)[part.index])
@@ -83,8 +83,8 @@ export function ReadAs({
           ),
         )
         .join("; ");
-    if (part?.area === "by" && report.kind === "count") {
-      const path = context.catalog.findPath(report.subject.id, report.by[part.index].field);
+    if (part?.area === "by") {
+      const path = context.catalog.findPath(report.subject.id, groupsOf(report)[part.index].field);
       return path && lastOf(path).many ? "one with several counts in each" : "";
     }
     return "";

@@ -1,6 +1,6 @@
 "use client";
+import { listsRecords } from "@/core/kinds";
 import { later, useFetchAhead } from "../kit";
-import { roomKindOf } from "./kinds";
 import { Readers } from "./Readers";
 import { Dialogs } from "./room/Dialogs";
 import { FigureArea } from "./room/FigureArea";
@@ -16,7 +16,7 @@ export function ReportRoom(props: RoomProps) {
   useFetchAhead(Drawer);
   const room = useReportRoom(props);
   const { context, draft, dress, report, state, send, figure } = room;
-  const isRead = roomKindOf(report).isRecords || room.looking.report !== null;
+  const isRead = listsRecords(report) || room.looking.report !== null;
   const isNarrow = isRead && state.typing === null && !state.showsDress;
   return (
     <Grid $wide={isNarrow}>

@@ -8,3 +8,7 @@ export const ConditionBuilder = later(
   () => import("./conditions/ConditionBuilder"),
   "ConditionBuilder",
 );
+
+/** What the sentence is said with comes when a part of it is first opened. */
+export const PartPicker = later(() => import("./PartPicker"), "PartPicker");
+export const AddPart = later(() => import("./AddPart"), "AddPart");

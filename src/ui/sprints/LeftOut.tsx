@@ -1,5 +1,5 @@
 "use client";
-import { type LevelReport } from "@/core/kinds";
+import { type LevelReport, answerOf } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { PLAIN_DRESS } from "@/core/definition";
 import { ask, Checkbox } from "../kit";
@@ -27,9 +27,9 @@ export function LeftOut({
       ),
   });
   const keys =
-    data?.kind === "history" && data.answer.kind === "level"
-      ? data.answer.split.map((head) => Number(head.key.slice(1))).filter(Number.isFinite)
-      : [];
+    answerOf("level", data)
+      ?.split.map((head) => Number(head.key.slice(1)))
+      .filter(Number.isFinite) ?? [];
   return (
     <fieldset
       aria-label="Statuses in the flow"

@@ -1,5 +1,5 @@
 "use client";
-import { type LevelAnswer, type Report, isDrawable } from "@/core/kinds";
+import { type LevelAnswer, type Report, isDrawable, answerOf } from "@/core/kinds";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { PLAIN_DRESS } from "@/core/definition";
@@ -28,10 +28,7 @@ export function OtherFigure({
   });
   if (error && !data) return <Empty says={error.message} />;
   if (!isDrawable(data)) return <Waiting>Counting …</Waiting>;
-  const flow =
-    report.kind === "level" && data.kind === "history" && data.answer.kind === "level"
-      ? data.answer
-      : null;
+  const flow = answerOf("level", data);
   if (data.kind === "history" && data.blank) return <Empty says={data.blank} />;
   return (
     <>

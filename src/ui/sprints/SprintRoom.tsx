@@ -6,6 +6,7 @@ import {
   type Report,
   type VelocityReport,
   printReport,
+  answerOf,
 } from "@/core/kinds";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { ChevronLeft, ChevronRight, ScrollText } from "lucide-react";
@@ -122,7 +123,7 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
   const shownReport = leaf === "flow" || leaf === "velocity" ? reports[leaf] : data?.definition;
   const open = (report: Report, mark: Mark | null, title: string) =>
     setOpened({ report, mark, title });
-  const answer = data?.shown.answer.kind === "burndown" ? data.shown.answer : null;
+  const answer = answerOf("burndown", data?.shown);
   return (
     <Page>
       <Mast>

@@ -1,3 +1,4 @@
+import { answerOf } from "@/core/kinds";
 import type { ShownSprint } from "@/contract/figures";
 import { Exact } from "@/core/base";
 import type { WorkUnit } from "@/core/definition";
@@ -36,10 +37,10 @@ export const shortDay = (at: Instant, zone: string): string => {
 
 /** What a line is called: committed when, and what was left when. */
 export function lineName(line: AccountLine, { shown }: ShownSprint, zone: string): string {
-  const { answer } = shown;
-  const burndown = answer.kind === "burndown" ? answer.burndown : null;
+  const answer = answerOf("burndown", shown);
+  const burndown = answer?.burndown;
   if (line === "committed" && burndown) return `committed on ${shortDay(burndown.start, zone)}`;
-  if (line === "remaining" && burndown && answer.kind === "burndown")
+  if (line === "remaining" && burndown)
     return answer.span?.closed === null
       ? `left at ${clockText(burndown.until, zone)}`
       : "left when it was closed";

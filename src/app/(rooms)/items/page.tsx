@@ -1,4 +1,4 @@
-import type { ListReport } from "@/core/kinds";
+import { listsRecords, type ListReport } from "@/core/kinds";
 import { type Desk, parseSentence, roomFacts } from "@/server/web";
 import { ItemsRoom } from "@/ui/item";
 import { signedIn } from "../../session";
@@ -12,7 +12,7 @@ const FIRST =
 function listOf(sentence: string | undefined, { view }: Desk): ListReport {
   for (const asked of [sentence ?? FIRST, FIRST, "list items as list"]) {
     const read = parseSentence(asked, view);
-    if (read.ok && read.value.kind === "list") return read.value;
+    if (read.ok && listsRecords(read.value)) return read.value;
   }
   return { kind: "list", subject: { id: "items" }, showing: [], sorts: [] };
 }

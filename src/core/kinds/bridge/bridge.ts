@@ -44,6 +44,7 @@ export const bridge = defineKind<BridgeReport>({
   words: "bridge",
   tells: "why a level moved",
   isPast: true,
+  isRecords: false,
   opens: ["bridge of"],
   begin: (cursor, context) => ({
     kind: "bridge",

@@ -114,6 +114,7 @@ export const burndown = defineKind<BurndownReport>({
   words: "burndown",
   tells: "how work went down, step by step",
   isPast: true,
+  isRecords: false,
   opens: ["burndown of"],
   begin: (cursor, context) => ({ kind: "burndown", ...parseOf(cursor, context) }),
   opening: ({ of, subject }, catalog) => [

@@ -1,3 +1,4 @@
+import type { Report } from "../registry";
 import type { CountReport } from "./definition";
 import { isBucketGrain } from "../../time";
 
@@ -5,7 +6,8 @@ import { isBucketGrain } from "../../time";
 export const MOST_DRAWN = 50;
 
 /** A report as it is drawn where it has more groups than can be drawn; null where its groups cannot be ranked. */
-export function asDrawn(report: CountReport): CountReport | null {
+export function asDrawn(report: Report): CountReport | null {
+  if (report.kind !== "count") return null;
   const [group, ...others] = report.by;
   if (
     !group ||

@@ -265,6 +265,7 @@ export const count = defineKind<CountReport>({
   words: "count",
   tells: "how many, or how much",
   isPast: false,
+  isRecords: false,
   opens: [],
   begin: (cursor, context) => ({ kind: "count", ...parseCounted(cursor, context), by: [] }),
   opening: ({ measures: list, subject }, catalog) => [

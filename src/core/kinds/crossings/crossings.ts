@@ -63,6 +63,7 @@ export const crossings = defineKind<CrossingsReport>({
   words: "arrivals and departures",
   tells: "what came in and went out",
   isPast: true,
+  isRecords: false,
   opens: ["arrivals and departures of", "arrivals of", "departures of"],
   begin: (cursor, context, opening) => ({
     kind: "crossings",

@@ -40,6 +40,7 @@ export const level = defineKind<LevelReport>({
   words: "level",
   tells: "how many at each stretch's end, as it was",
   isPast: true,
+  isRecords: false,
   opens: ["level of"],
   begin: (cursor, context) => ({
     kind: "level",

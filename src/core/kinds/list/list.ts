@@ -110,6 +110,7 @@ export const list = defineKind<ListReport>({
   words: "list",
   tells: "the records themselves",
   isPast: false,
+  isRecords: true,
   opens: ["list"],
   begin: (cursor, context) => ({
     kind: "list",

@@ -31,6 +31,7 @@ export const velocity = defineKind<VelocityReport>({
   words: "velocity",
   tells: "what the sprints of a team committed to and finished",
   isPast: true,
+  isRecords: false,
   opens: ["velocity of team"],
   begin: (cursor, context) => {
     const isOwn = cursor.phrase("my team", "value", "my team", "whoever is looking");

@@ -1,5 +1,5 @@
 "use client";
-import type { CountReport, Report } from "@/core/kinds";
+import { listsRecords, type Report } from "@/core/kinds";
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { useState, type ReactNode } from "react";
 import styled from "styled-components";
@@ -139,9 +139,8 @@ export function Dress({
       {open === id && <div className="inside">{inside}</div>}
     </section>
   );
-  const isCount = report.kind === "count";
-  const hasGroups = isCount && report.by.length > 0;
-  const isDrawn = report.kind !== "list";
+  const count = report.kind === "count" ? report : null;
+  const isDrawn = !listsRecords(report);
   const isAdditive = (figure?.rows ?? []).some((row) => row.percent !== null);
   const named = Object.keys(dress.names).length;
   const shared = { dress, onDress, figure };
@@ -165,25 +164,16 @@ export function Dress({
           Reset
         </Button>
       </div>
-      {hasGroups &&
+      {count !== null &&
+        count.by.length > 0 &&
         part(
           "order",
           "Order and folds",
           figure?.isTime ? "by time" : ORDERS[dress.order],
-          <OrderAndFolds
-            context={context}
-            report={report as CountReport}
-            onReport={onReport}
-            {...shared}
-          />,
+          <OrderAndFolds context={context} report={count} onReport={onReport} {...shared} />,
         )}
       {isDrawn &&
-        part(
-          "names",
-          "Names",
-          named ? `${named} renamed` : "as they are",
-          <Names {...shared} report={report} />,
-        )}
+        part("names", "Names", named ? `${named} renamed` : "as they are", <Names {...shared} />)}
       {isDrawn &&
         part(
           "colours",
@@ -198,14 +188,19 @@ export function Dress({
           "rules",
           "Rules",
           dress.rules.length ? `${dress.rules.length}` : "none",
-          <Rules dress={dress} onDress={onDress} measures={isCount ? report.measures.length : 1} />,
+          <Rules dress={dress} onDress={onDress} measures={count?.measures.length ?? 1} />,
         )}
       {isDrawn &&
         part(
           "labels",
           "Labels",
           LABELS[dress.labels],
-          <Labels {...shared} report={report} isAdditive={isAdditive} hasGroups={hasGroups} />,
+          <Labels
+            {...shared}
+            report={report}
+            isAdditive={isAdditive}
+            hasGroups={Boolean(count?.by.length)}
+          />,
         )}
       {isDrawn &&
         part(
@@ -270,7 +265,7 @@ export function Dress({
             ))}
           </>,
         )}
-      {!hasGroups && isCount && (
+      {count?.by.length === 0 && (
         <p className="note">Group by something to order and name its parts.</p>
       )}
     </Panel>

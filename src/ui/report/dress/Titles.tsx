@@ -1,5 +1,4 @@
 "use client";
-import type { Report } from "@/core/kinds";
 
 import { nameKey } from "@/core/figure";
 import { Field } from "../../kit";
@@ -66,10 +65,11 @@ export function Titles({ dress, onDress, title }: DressProps & { title: string }
   );
 }
 
-export function Names({ dress, onDress, figure, report }: DressProps & { report: Report }) {
+export function Names({ dress, onDress, figure }: DressProps) {
+  const marks = figure?.measures ?? [];
   const measures =
-    report.kind === "count" && report.measures.length > 1
-      ? (figure?.measures ?? []).map((mark, i) => ({
+    marks.length > 1
+      ? marks.map((mark, i) => ({
           key: nameKey("measure", String(i)),
           label: mark.label,
         }))

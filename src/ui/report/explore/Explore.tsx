@@ -1,6 +1,6 @@
 "use client";
 import type { ReportName } from "@/contract/library";
-import { type Report } from "@/core/kinds";
+import { type Report, answerOf } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import styled from "styled-components";
@@ -28,6 +28,7 @@ import {
   type Stretch,
   type Trend,
   type TrendAnswer,
+  unsplit,
 } from "./steps";
 import { LayUnder } from "./Under";
 
@@ -109,10 +110,10 @@ export function Explore({
     `${value.isNegative() ? "− " : "+ "}${valueWords(value.toFixed(places).replace("-", ""), unit)}`;
   const options = known.map((place) => [String(place), answer.rows[place].label] as const);
   const heads = answer.kind === "level" ? answer.split.filter((head) => /^v/.test(head.key)) : [];
-  const splitField =
-    report.kind === "level" && report.split
-      ? context.catalog.findPath("items", report.split.field)?.at(-1)
-      : undefined;
+  const level = report.kind === "level" ? report : null;
+  const splitField = level?.split
+    ? context.catalog.findPath("items", level.split.field)?.at(-1)
+    : undefined;
   const canKeep = splitField?.thing !== undefined;
   const values = heads
     .filter((head) => picked.includes(head.key))
@@ -192,16 +193,16 @@ export function Explore({
             By {steps.coarser}
           </Button>
         )}
-        {report.kind === "level" && (
+        {level && (
           <Choice
             hideLabel
             label="Split by"
-            value={report.split?.field[0] ?? ""}
+            value={level.split?.field[0] ?? ""}
             options={[
               ["", "not split"],
               ...SPLITS.map((field) => [field, `split by ${field}`] as const),
             ]}
-            onChange={(field) => onChange(splitBy(report, field || null))}
+            onChange={(field) => onChange(splitBy(level, field || null))}
           />
         )}
         <LayUnder report={report} laid={laid} onLaid={onLaid} reports={reports} />
@@ -217,7 +218,7 @@ export function Explore({
           }
         />
       </div>
-      {report.kind === "level" && canKeep && heads.length > 1 && (
+      {level && canKeep && heads.length > 1 && (
         <div className="row">
           <fieldset aria-label="Parts">
             {heads.slice(0, 12).map((head) => (
@@ -238,7 +239,7 @@ export function Explore({
               $look="line"
               onPress={() => {
                 setPicked([]);
-                onChange(onlyParts(report, values));
+                onChange(onlyParts(level, values));
               }}
             >
               Only {values.length === 1 ? "this" : `these ${values.length}`}
@@ -279,7 +280,7 @@ function OppositeStory({ report, answer }: { report: Trend; answer: TrendAnswer 
 }
 
 function useDirection(report: Trend | null): -1 | 0 | 1 | null {
-  const bare = report?.kind === "level" ? splitBy(report, null) : report;
+  const bare = report && unsplit(report);
   const { data } = useQuery({
     queryKey: ["direction", bare],
     queryFn: ({ signal }) => ask("figure", { definition: bare, dress: PLAIN_DRESS }, signal),
@@ -287,8 +288,6 @@ function useDirection(report: Trend | null): -1 | 0 | 1 | null {
     staleTime: 300_000,
     retry: false,
   });
-  return data?.kind === "history" &&
-    (data.answer.kind === "level" || data.answer.kind === "crossings")
-    ? direction(data.answer)
-    : null;
+  const answer = answerOf("level", data) ?? answerOf("crossings", data);
+  return answer && direction(answer);
 }

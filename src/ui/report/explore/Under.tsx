@@ -1,6 +1,6 @@
 "use client";
 import type { ReportName } from "@/contract/library";
-import { isDrawable, printReport, type Drawable } from "@/core/kinds";
+import { isDrawable, printReport, type Drawable, answerOf } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { X } from "lucide-react";
 import Link from "next/link";
@@ -14,7 +14,7 @@ import { useCursor } from "../../charts";
 import { ask, Button, Choice, useAddress, Waiting, type InAddress } from "../../kit";
 import { partOf } from "../openedPart";
 import { FigureBody } from "../FigurePane";
-import { measureWords } from "../kinds";
+import { measureWords } from "../kinds/shown";
 import { OpenedRecords } from "../later";
 import {
   alongTrend,
@@ -25,6 +25,7 @@ import {
   underTrend,
   type Laid,
   type Trend,
+  isTrend,
 } from "./steps";
 
 const Row = styled.section`
@@ -132,7 +133,7 @@ function LaidReport({ id, ...props }: UnderProps & { id: number; one: Laid }) {
       </Row>
     );
   const { definition } = data;
-  if (definition.kind !== "level" && definition.kind !== "crossings")
+  if (!isTrend(definition))
     return (
       <Row aria-label={data.name}>
         <div className="top">
@@ -229,21 +230,15 @@ export function AtCursor({ shown }: { shown: Drawable | null }) {
   const row = cursor?.place == null ? undefined : shown?.figure?.rows[cursor.place];
   if (!row || !shown?.figure) return null;
   const { series, lines = [] } = shown.figure;
+  const flows = answerOf("crossings", shown);
   const parts = [
     ...series.map((one, i) => `${one.label} ${row.parts[i].words}`),
     ...lines.map((one, i) => `${one.label} ${row.lines![i].words}`),
   ];
   return (
     <span>
-      {row.label}:{" "}
-      <b>
-        {series.length && shown.kind === "history" && shown.answer.kind === "crossings"
-          ? parts.join(", ")
-          : row.words}
-      </b>
-      {series.length && !(shown.kind === "history" && shown.answer.kind === "crossings")
-        ? ` (${parts.join(", ")})`
-        : ""}
+      {row.label}: <b>{series.length && flows ? parts.join(", ") : row.words}</b>
+      {series.length && !flows ? ` (${parts.join(", ")})` : ""}
     </span>
   );
 }

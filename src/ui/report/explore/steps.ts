@@ -4,6 +4,7 @@ import type {
   BridgeReport,
   CrossingsReport,
   LevelReport,
+  Report,
 } from "@/core/kinds";
 
 import { Exact } from "@/core/base";
@@ -13,6 +14,8 @@ import { addDays, numberOfDay, type BucketGrain, type Period } from "@/core/time
 
 /** A trend of what was there, or of what came and went. */
 export type Trend = LevelReport | CrossingsReport;
+export const isTrend = (report: Report): report is Trend =>
+  report.kind === "level" || report.kind === "crossings";
 export type TrendAnswer = LevelAnswer | CrossingsAnswer;
 
 /** Two points of a trend by their places, the earlier first. */
@@ -102,6 +105,9 @@ export function splitBy(report: LevelReport, field: string | null): LevelReport 
   const { split: _was, ...rest } = report;
   return field === null ? rest : { ...rest, split: { field: [field] } };
 }
+
+export const unsplit = (report: Trend): Trend =>
+  "split" in report ? splitBy(report, null) : report;
 
 /** The trend of a few of its parts alone, as a condition of the sentence. */
 export function onlyParts(report: LevelReport, values: readonly Value[]): LevelReport {

@@ -1,13 +1,18 @@
-import type { AnswerOf, BridgeReport } from "@/core/kinds";
+import type { BridgeReport } from "@/core/kinds";
 import { EndsPicker } from "../pickers";
-import { HISTORY, LIST_INSTEAD, OneMeasurePicker } from "./common";
-import type { RoomKind } from "./roomKind";
+import { LIST_INSTEAD, OneMeasurePicker } from "./common";
+import type { BuilderKind } from "./builderKind";
 
-export const bridgeRoom: RoomKind<BridgeReport, AnswerOf<"bridge">> = {
-  ...HISTORY,
+export const bridgeBuilder: BuilderKind<BridgeReport> = {
   pickers: {
     measure: (props) => <OneMeasurePicker {...props} />,
-    ends: (props) => <EndsPicker {...props} />,
+    ends: ({ report, onChange, onDone }) => (
+      <EndsPicker
+        ends={[report.from, report.to]}
+        onEnds={(from, to) => onChange({ ...report, from, to })}
+        onDone={onDone}
+      />
+    ),
   },
   additions: () => [LIST_INSTEAD],
 };

@@ -1,23 +1,19 @@
-import type { AnswerOf, BurndownReport } from "@/core/kinds";
+import type { BurndownReport } from "@/core/kinds";
 import { BurnsPicker, EndsPicker, UnitPicker } from "../pickers";
-import { HISTORY, LIST_INSTEAD } from "./common";
-import type { RoomKind } from "./roomKind";
+import { LIST_INSTEAD } from "./common";
+import type { BuilderKind } from "./builderKind";
 
-export const burndownRoom: RoomKind<BurndownReport, AnswerOf<"burndown">> = {
-  ...HISTORY,
+export const burndownBuilder: BuilderKind<BurndownReport> = {
   pickers: {
-    ends: (props) => <EndsPicker {...props} />,
+    ends: ({ report, onChange, onDone }) => (
+      <EndsPicker
+        ends={report.of.kind === "filter" ? [report.of.from, report.of.to] : ["", ""]}
+        onEnds={(from, to) => onChange({ ...report, of: { kind: "filter", from, to } })}
+        onDone={onDone}
+      />
+    ),
     burns: (props) => <BurnsPicker {...props} />,
     unit: (props) => <UnitPicker {...props} />,
   },
   additions: () => [LIST_INSTEAD],
-  hasPace: true,
-  choices: (report, { choices }, { catalog: { names } }) =>
-    choices.flatMap((id) => {
-      const sprint = names.find("sprint", id);
-      if (!sprint) return [];
-      const team = sprint.team === undefined ? undefined : names.find("team", sprint.team);
-      const label = team ? `${sprint.label}, ${team.label}` : sprint.label;
-      return [{ label, report: { ...report, of: { kind: "sprint", sprint: id } } }];
-    }),
 };

@@ -1,9 +1,8 @@
-import type { CountReport, ListReport, Report } from "@/core/kinds";
-import type { AskContext } from "@/core/catalog";
+import { asList, type CountReport, type Report } from "@/core/kinds";
 import type { Group, Measure } from "@/core/definition";
+import { topParts } from "@/core/filter";
 import { Choose } from "../../kit";
 import {
-  ComparedPicker,
   ConditionPicker,
   MeasurePicker,
   StoodPicker,
@@ -11,13 +10,17 @@ import {
   ShapePicker,
   SubjectPicker,
 } from "../pickers";
-import type { Addition, PartProps, Picker } from "./roomKind";
+import type { Addition, PartProps, Picker } from "./builderKind";
 
 /** The pickers of the parts that every kind has. */
 export const COMMON = {
   subject: (props) => <SubjectPicker {...props} />,
-  where: (props) => <ConditionPicker {...props} />,
-  compared: (props) => <ComparedPicker {...props} />,
+  where: ({ index, ...props }) => (
+    <ConditionPicker
+      {...props}
+      index={index < topParts(props.report.where).length ? index : null}
+    />
+  ),
   stood: (props) => <StoodPicker {...props} />,
   shape: (props) => <ShapePicker {...props} />,
 } as const satisfies Record<string, Picker>;
@@ -40,15 +43,6 @@ export const stoodAddition = (report: Report): readonly Addition[] =>
     ? []
     : [{ label: "as it stood on …", about: "an earlier day", choose: COMMON.stood }];
 
-/** The records themselves in place of what is counted of them. */
-export const asList = (report: Report): ListReport => ({
-  kind: "list",
-  subject: report.subject,
-  showing: [],
-  sorts: [],
-  ...(report.where ? { where: report.where } : {}),
-  ...(report.stood ? { stood: report.stood } : {}),
-});
 export const LIST_INSTEAD: Addition = {
   label: "list instead",
   about: "the records themselves",
@@ -145,17 +139,3 @@ export function RunningTotalPicker<R extends Report & { readonly runningTotal?: 
     />
   );
 }
-
-/** The words of what a report is about, where a measure has none of its own. */
-export const subjectWords = (_answer: unknown, report: Report, context: AskContext | null) =>
-  context ? context.catalog.subjectWords(report.subject) : "";
-
-/** What most kinds of the past have in common. */
-export const HISTORY = {
-  isBegun: () => true,
-  isRecords: false,
-  isHistory: true,
-  hasPace: false,
-  measureWords: subjectWords,
-  trend: () => null,
-} as const;

@@ -1,12 +1,12 @@
-import type { AnswerOf, CountReport, Report } from "@/core/kinds";
+import type { CountReport, Report } from "@/core/kinds";
 import type { AskContext } from "@/core/catalog";
-import { isBareCount, type Group } from "@/core/definition";
+import type { Group } from "@/core/definition";
 import { STATUS_IS_OPEN } from "@/core/filter";
 import { measures } from "@/core/measure";
 import { addMonths, localDay } from "@/core/time";
 import { ComparedPicker, GroupPicker, MeasurePicker, PeriodPicker } from "../pickers";
 import { groupPicker, LIST_INSTEAD, RunningTotalPicker, SplitPicker } from "./common";
-import type { Addition, RoomKind } from "./roomKind";
+import type { Addition, BuilderKind } from "./builderKind";
 
 const groupsOf = (report: CountReport): readonly Group[] => [
   ...report.by,
@@ -146,15 +146,18 @@ const RUNNING: Addition<CountReport> = {
   say: (report) => ({ ...report, runningTotal: true }),
 };
 
-export const countRoom: RoomKind<CountReport, AnswerOf<"count">> = {
+export const countBuilder: BuilderKind<CountReport> = {
   pickers: {
     measure: (props) => <MeasurePicker {...props} />,
     by: ({ report, index, onChange, onDone, context }) => (
       <GroupPicker
         {...{ context, report, onDone }}
-        group={report.by[index]}
+        group={report.by[index] ?? null}
         onGroup={(group) =>
-          onChange({ ...report, by: report.by.map((one, i) => (i === index ? group : one)) })
+          onChange({
+            ...report,
+            by: [...report.by.slice(0, index), group, ...report.by.slice(index + 1)],
+          })
         }
         onTakeOut={() => {
           onChange(withoutPeriod({ ...report, by: report.by.filter((_, i) => i !== index) }));
@@ -163,7 +166,17 @@ export const countRoom: RoomKind<CountReport, AnswerOf<"count">> = {
       />
     ),
     split: (props) => <SplitPicker {...props} without={withoutPeriod} />,
-    period: (props) => <PeriodPicker {...props} />,
+    compared: (props) => <ComparedPicker {...props} />,
+    period: (props) => (
+      <PeriodPicker
+        {...props}
+        onTakeOut={() => {
+          const { period: _p, periodOf: _o, runningTotal: _r, ...kept } = props.report;
+          props.onChange(kept);
+          props.onDone();
+        }}
+      />
+    ),
     runningTotal: (props) => <RunningTotalPicker {...props} />,
   },
   additions: (report) => [
@@ -177,16 +190,4 @@ export const countRoom: RoomKind<CountReport, AnswerOf<"count">> = {
     LIST_INSTEAD,
     ...(report.subject.id === "items" ? HISTORIES : []),
   ],
-  isBegun: ({ shape, where, by, measures: counted }) =>
-    Boolean(shape || where || by.length || !counted.every(isBareCount)),
-  isRecords: false,
-  isHistory: false,
-  hasPace: false,
-  measureWords: (answer, report, context) => {
-    const [measure] = answer.measures;
-    return measure.words === "count" && context
-      ? context.catalog.countedWords(report.subject, answer.total[0].value ?? 0)
-      : measure.words;
-  },
-  trend: () => null,
 };

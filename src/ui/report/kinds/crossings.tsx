@@ -1,13 +1,7 @@
-import type { AnswerOf, CrossingsReport } from "@/core/kinds";
+import type { CrossingsReport } from "@/core/kinds";
 import { BesidePicker, GrainPicker, PeriodPicker, WhichPicker, withBeside } from "../pickers";
-import {
-  HISTORY,
-  LIST_INSTEAD,
-  OneMeasurePicker,
-  RunningTotalPicker,
-  subjectWords,
-} from "./common";
-import type { Addition, RoomKind } from "./roomKind";
+import { LIST_INSTEAD, OneMeasurePicker, RunningTotalPicker } from "./common";
+import type { Addition, BuilderKind } from "./builderKind";
 
 const running: Addition<CrossingsReport> = {
   label: "running total",
@@ -20,8 +14,7 @@ const beside: Addition<CrossingsReport> = {
   say: (report) => withBeside(report, ["level"]),
 };
 
-export const crossingsRoom: RoomKind<CrossingsReport, AnswerOf<"crossings">> = {
-  ...HISTORY,
+export const crossingsBuilder: BuilderKind<CrossingsReport> = {
   pickers: {
     measure: (props) => <OneMeasurePicker {...props} />,
     which: (props) => <WhichPicker {...props} />,
@@ -35,7 +28,4 @@ export const crossingsRoom: RoomKind<CrossingsReport, AnswerOf<"crossings">> = {
     ...(report.beside ? [] : [beside]),
     LIST_INSTEAD,
   ],
-  measureWords: (answer, report, context) =>
-    answer.which === "both" ? "net" : subjectWords(answer, report, context),
-  trend: (report, answer) => ({ report, answer }),
 };

@@ -11,7 +11,7 @@ import type { Area } from "@/core/sentence";
 import { shapes, whyNot } from "@/core/shapes";
 import { arbitraryHistory, arbitraryReport } from "../../../../tests/support/arbitrary";
 import { sampleContext } from "../../../../tests/support/sample";
-import { COMMON, CONDITIONS, roomKindOf, stoodAddition, type Picker } from ".";
+import { COMMON, CONDITIONS, builderKindOf, stoodAddition, type Picker } from ".";
 
 const context = sampleContext();
 const anyReport = fc.oneof(arbitraryReport(context), arbitraryHistory(context));
@@ -22,7 +22,7 @@ test("every part of a sentence has what chooses it", () => {
     fc.property(anyReport, (report) => {
       for (const { part } of sentencePieces(report, context.catalog))
         if (part)
-          expect(roomKindOf(report).pickers[part.area] ?? shared[part.area]).toBeInstanceOf(
+          expect(builderKindOf(report).pickers[part.area] ?? shared[part.area]).toBeInstanceOf(
             Function,
           );
     }),
@@ -44,7 +44,7 @@ test("whatever is added at once makes a report that stands, and says itself", ()
     fc.property(anyReport, (given) => {
       const report = fitting(given);
       fc.pre(checkReport(report, context).length === 0);
-      for (const addition of roomKindOf(report).additions(report, context)) {
+      for (const addition of builderKindOf(report).additions(report, context)) {
         if (addition.isDisabled || !("say" in addition)) continue;
         const said = fitting(addition.say(report, context));
         seen.add(`${report.kind}: ${addition.label}`);
@@ -79,7 +79,7 @@ test("what is said already is not offered again", () => {
     fc.property(anyReport, (report) => {
       const labels = [
         ...CONDITIONS,
-        ...roomKindOf(report).additions(report, context),
+        ...builderKindOf(report).additions(report, context),
         ...stoodAddition(report),
       ].map(({ label }) => label);
       expect(new Set(labels).size).toBe(labels.length);

@@ -1,14 +1,7 @@
-import type { AnswerOf, LevelReport } from "@/core/kinds";
+import type { LevelReport } from "@/core/kinds";
 import { GrainPicker, PeriodPicker } from "../pickers";
-import {
-  groupPicker,
-  HISTORY,
-  LIST_INSTEAD,
-  OneMeasurePicker,
-  SplitPicker,
-  subjectWords,
-} from "./common";
-import type { Addition, RoomKind } from "./roomKind";
+import { groupPicker, LIST_INSTEAD, OneMeasurePicker, SplitPicker } from "./common";
+import type { Addition, BuilderKind } from "./builderKind";
 
 const split: Addition<LevelReport> = {
   label: "split by …",
@@ -16,8 +9,7 @@ const split: Addition<LevelReport> = {
   choose: groupPicker((report, group) => ({ ...report, split: group })),
 };
 
-export const levelRoom: RoomKind<LevelReport, AnswerOf<"level">> = {
-  ...HISTORY,
+export const levelBuilder: BuilderKind<LevelReport> = {
   pickers: {
     measure: (props) => <OneMeasurePicker {...props} />,
     split: (props) => <SplitPicker {...props} />,
@@ -25,7 +17,4 @@ export const levelRoom: RoomKind<LevelReport, AnswerOf<"level">> = {
     grain: (props) => <GrainPicker {...props} />,
   },
   additions: (report) => [...(report.split ? [] : [split]), LIST_INSTEAD],
-  measureWords: (answer, report, context) =>
-    answer.measure.words === "count" ? subjectWords(answer, report, context) : answer.measure.words,
-  trend: (report, answer) => ({ report, answer }),
 };

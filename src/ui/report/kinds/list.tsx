@@ -1,7 +1,7 @@
-import type { AnswerOf, ListReport } from "@/core/kinds";
+import type { ListReport } from "@/core/kinds";
 import { GroupPicker, ShowingPicker, SortPicker } from "../pickers";
 import { groupPicker } from "./common";
-import type { Addition, RoomKind } from "./roomKind";
+import type { Addition, BuilderKind } from "./builderKind";
 
 const grouped: Addition<ListReport> = {
   label: "grouped by …",
@@ -9,7 +9,7 @@ const grouped: Addition<ListReport> = {
   choose: groupPicker((report, by) => ({ ...report, by })),
 };
 
-export const listRoom: RoomKind<ListReport, AnswerOf<"list">> = {
+export const listBuilder: BuilderKind<ListReport> = {
   pickers: {
     showing: (props) => <ShowingPicker {...props} />,
     sorts: (props) => <SortPicker {...props} />,
@@ -39,10 +39,4 @@ export const listRoom: RoomKind<ListReport, AnswerOf<"list">> = {
       choose: (props) => <SortPicker {...props} />,
     },
   ],
-  isBegun: () => true,
-  isRecords: true,
-  isHistory: false,
-  hasPace: false,
-  measureWords: () => "",
-  trend: () => null,
 };

@@ -1,10 +1,9 @@
-import type { AnswerOf, VelocityReport } from "@/core/kinds";
+import type { VelocityReport } from "@/core/kinds";
 import { LastPicker, TeamPicker, UnitPicker } from "../pickers";
-import { HISTORY, LIST_INSTEAD } from "./common";
-import type { RoomKind } from "./roomKind";
+import { LIST_INSTEAD } from "./common";
+import type { BuilderKind } from "./builderKind";
 
-export const velocityRoom: RoomKind<VelocityReport, AnswerOf<"velocity">> = {
-  ...HISTORY,
+export const velocityBuilder: BuilderKind<VelocityReport> = {
   pickers: {
     unit: (props) => <UnitPicker {...props} />,
     team: (props) => <TeamPicker {...props} />,

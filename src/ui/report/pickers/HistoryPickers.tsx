@@ -2,12 +2,12 @@
 import {
   BESIDES,
   type Beside,
-  type BridgeReport,
   type BurndownReport,
   type CrossingsReport,
   type LevelReport,
   type Report,
   type VelocityReport,
+  type CountReport,
 } from "@/core/kinds";
 import { WORK_UNITS, type WorkUnit } from "@/core/definition";
 import { BUCKET_GRAINS, COMPARISONS, type BucketGrain } from "@/core/time";
@@ -121,26 +121,17 @@ export function BesidePicker({
   );
 }
 
-/** The two ends of a bridge, or of a burndown. */
+/** The two days between which a bridge is drawn, or a filter burns down. */
 export function EndsPicker({
-  report,
-  onChange,
+  ends: [first, last],
+  onEnds,
   onDone,
-}: PickerProps & { report: BridgeReport | BurndownReport }) {
-  const [first, last] =
-    report.kind === "bridge"
-      ? [report.from, report.to]
-      : report.of.kind === "filter"
-        ? [report.of.from, report.of.to]
-        : ["", ""];
-  const put = (from: string, to: string) =>
-    from &&
-    to &&
-    onChange(
-      report.kind === "bridge"
-        ? { ...report, from, to }
-        : { ...report, of: { kind: "filter", from, to } },
-    );
+}: {
+  ends: readonly [string, string];
+  onEnds: (from: string, to: string) => void;
+  onDone: () => void;
+}) {
+  const put = (from: string, to: string) => from && to && onEnds(from, to);
   return (
     <div style={{ width: 300 }}>
       <div style={{ padding: 12, display: "grid", gap: 10 }}>
@@ -260,21 +251,24 @@ export const LastPicker = ({
   </>
 );
 
-export const ComparedPicker = ({ report, onChange, onDone }: PickerProps) =>
-  report.kind === "count" ? (
-    <>
-      <Choose<string>
-        label="Compared with"
-        options={[
-          ...COMPARISONS.map((how) => ({ value: how as string, label: how })),
-          { value: "", label: "nothing" },
-        ]}
-        chosen={[report.compared ?? ""]}
-        onChoose={(how) => {
-          const { compared: _c, ...rest } = report;
-          onChange(how ? { ...rest, compared: how as (typeof COMPARISONS)[number] } : rest);
-        }}
-      />
-      {done(onDone)}
-    </>
-  ) : null;
+export const ComparedPicker = ({
+  report,
+  onChange,
+  onDone,
+}: PickerProps & { report: CountReport }) => (
+  <>
+    <Choose<string>
+      label="Compared with"
+      options={[
+        ...COMPARISONS.map((how) => ({ value: how as string, label: how })),
+        { value: "", label: "nothing" },
+      ]}
+      chosen={[report.compared ?? ""]}
+      onChoose={(how) => {
+        const { compared: _c, ...rest } = report;
+        onChange(how ? { ...rest, compared: how as (typeof COMPARISONS)[number] } : rest);
+      }}
+    />
+    {done(onDone)}
+  </>
+);

@@ -127,7 +127,12 @@ export function PeriodPicker({
   report,
   onChange,
   onDone,
-}: PickerProps & { report: CountReport | LevelReport | CrossingsReport }) {
+  onTakeOut,
+}: PickerProps & {
+  report: CountReport | LevelReport | CrossingsReport;
+  /** Where a sentence can do without a period. */
+  onTakeOut?: () => void;
+}) {
   const [text, setText] = useState(report.period ? periodText(report.period) : "");
   const parsed = parsePeriod(text);
   const meant = (words: string) => {
@@ -161,15 +166,8 @@ export function PeriodPicker({
         onChoose={set}
       />
       <Foot>
-        {report.kind === "count" && (
-          <Button
-            $small
-            onPress={() => {
-              const { period: _p, periodOf: _o, runningTotal: _r, ...rest } = report;
-              onChange(rest);
-              onDone();
-            }}
-          >
+        {onTakeOut && (
+          <Button $small onPress={onTakeOut}>
             Take out
           </Button>
         )}

@@ -1,5 +1,5 @@
 "use client";
-import type { Report } from "@/core/kinds";
+import { asList, type Report, isHistory } from "@/core/kinds";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { type Field } from "@/core/catalog";
@@ -36,17 +36,7 @@ export function Names({
   onChoose: (value: Value) => void;
 }) {
   const [words, setWords] = useState("");
-  const counted: Report =
-    report.kind === "count" || report.kind === "list"
-      ? {
-          kind: "list",
-          subject: report.subject,
-          showing: [],
-          sorts: [],
-          ...(report.where ? { where: report.where } : {}),
-          ...(report.stood ? { stood: report.stood } : {}),
-        }
-      : { kind: "list", subject: report.subject, showing: [], sorts: [] };
+  const counted = asList(isHistory(report) ? { subject: report.subject } : report);
   const { data, isError } = useQuery({
     queryKey: ["values", counted, ids, except, words],
     queryFn: ({ signal }) =>

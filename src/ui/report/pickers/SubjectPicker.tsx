@@ -1,5 +1,5 @@
 "use client";
-import { type Report, checkReport } from "@/core/kinds";
+import { type Report, checkReport, isHistory, listsRecords } from "@/core/kinds";
 import type { Subject } from "@/core/catalog";
 
 import { tell, Choose } from "../../kit";
@@ -8,7 +8,7 @@ import type { PickerProps } from "./context";
 /** Changes what is counted; parts that the new subject has no fields for fall away, and it says so. */
 export function SubjectPicker({ context, report, onChange, onDone }: PickerProps) {
   const { catalog } = context;
-  const isPast = report.kind !== "count" && report.kind !== "list";
+  const isPast = isHistory(report);
   const options = [
     ...catalog
       .subjectNames()
@@ -31,7 +31,7 @@ export function SubjectPicker({ context, report, onChange, onDone }: PickerProps
     if (checkReport(next, context).length) {
       tell("Parts that do not fit the new subject were left out.");
       onChange(
-        report.kind === "list"
+        listsRecords(report)
           ? { kind: "list", subject, showing: [], sorts: [] }
           : { kind: "count", measures: [{ measure: "count" }], subject, by: [] },
       );

@@ -1,11 +1,10 @@
 "use client";
 import type { CSSProperties } from "react";
-import type { ShownForecast } from "@/core/kinds";
+import { listsRecords, type ShownForecast, isHistory } from "@/core/kinds";
 import { CursorScope } from "../../charts";
 import { Waiting, later } from "../../kit";
 import { useDayNotes } from "../dress/useDayNotes";
 import { FigureBody, flagsOf } from "../FigurePane";
-import { roomKindOf } from "../kinds";
 import { PlainList } from "./PlainList";
 import { askedAt, type Room } from "./useReportRoom";
 
@@ -33,7 +32,8 @@ export function Drawing(room: Room & DrawingProps) {
   const { figure, report, state, context, draft, dress, drafting, laid, looking } = room;
   const { trend } = figure;
   const isLinked = trend !== null && laid.length > 0;
-  const { isRecords, isHistory } = roomKindOf(report);
+  const isRecords = listsRecords(report);
+  const isPast = isHistory(report);
   return (
     <div className={trend && !state.asTable ? "draw long" : "draw"}>
       {report.shape === "pivot" && draft.report.kind === "count" && !looking.report && (
@@ -53,8 +53,8 @@ export function Drawing(room: Room & DrawingProps) {
         {trend && !state.asTable && <BelowTrend {...room} />}
       </CursorScope>
       {isRecords && <Records {...room} />}
-      {isHistory && !report.shape && !figure.isBlank && <AsTable {...room} />}
-      {!isHistory && !isRecords && !report.shape && !figure.isEmpty && <NoPicture {...room} />}
+      {isPast && !report.shape && !figure.isBlank && <AsTable {...room} />}
+      {!isPast && !isRecords && !report.shape && !figure.isEmpty && <NoPicture {...room} />}
       {trend && !state.asTable && state.typing === null && <Explored {...room} />}
     </div>
   );
@@ -91,7 +91,6 @@ function Picture({ figure, report, dress, title, state, send, ...room }: Room & 
 
 function AsTable({ figure, report, dress, title, state, send, drafting }: Room) {
   if (!figure.drawn) return null;
-  const { isHistory } = roomKindOf(report);
   return (
     <FigureBody
       shown={figure.drawn}
@@ -102,7 +101,7 @@ function AsTable({ figure, report, dress, title, state, send, drafting }: Room) 
       opened={state.opened}
       onOpen={(mark) => send({ kind: "mark opened", mark })}
       asTable
-      {...(isHistory ? {} : { onDress: drafting.setDress })}
+      {...(isHistory(report) ? {} : { onDress: drafting.setDress })}
     />
   );
 }
@@ -135,7 +134,7 @@ function BelowTrend({ figure, state, context, laid, lay, reports }: Room) {
 }
 
 function Records({ context, report, explore, dress, drafting, mayChangeItems }: Room) {
-  if (report.kind !== "list") return null;
+  if (!listsRecords(report)) return null;
   return (
     <ListFigure
       context={context}

@@ -1,11 +1,11 @@
 "use client";
-import type { Report } from "@/core/kinds";
+import { listsRecords, type Report } from "@/core/kinds";
 import { Table2 } from "lucide-react";
 import { Button, Checkbox, later, SightLine } from "../../kit";
 import { proposedName } from "../draft";
 import { withText } from "../dress/titleTexts";
 import { saidWords, Says } from "../FigurePane";
-import { roomKindOf } from "../kinds";
+import { shownKindOf } from "../kinds/shown";
 import { Rename } from "../Rename";
 import { Drawing } from "./Drawing";
 import { Above, Beneath } from "./Notices";
@@ -48,7 +48,7 @@ export function FigureArea(room: Room) {
 
 function Told(room: Room) {
   const { figure, context, report, onChange, dress, state } = room;
-  const isLikely = state.showsLikelihood && roomKindOf(report).hasPace;
+  const isLikely = state.showsLikelihood && shownKindOf(report).hasPace;
   const likelihood = useLikelihood(report, isLikely) ?? null;
   return (
     <>
@@ -98,7 +98,7 @@ function Titled(room: Room) {
 
 /** What turns the figure without changing what is asked. */
 function Turns({ report, state, send }: Pick<Room, "report" | "state" | "send">) {
-  const { hasPace, isRecords } = roomKindOf(report);
+  const { hasPace } = shownKindOf(report);
   return (
     <span className="turns">
       {hasPace && (
@@ -117,7 +117,7 @@ function Turns({ report, state, send }: Pick<Room, "report" | "state" | "send">)
           </Checkbox>
         </>
       )}
-      {!isRecords && canTurn(report) && (
+      {!listsRecords(report) && canTurn(report) && (
         <Button $small aria-pressed={state.asTable} onPress={() => send({ kind: "table turned" })}>
           <Table2 aria-hidden />
           {state.asTable ? "As a picture" : "As a table"}

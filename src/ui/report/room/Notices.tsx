@@ -74,7 +74,7 @@ function Twins(room: Room) {
 /** What stands between the title and the drawing: why there is none, or why it is not all of it. */
 export function Beneath({ figure: now, report, context, onChange, explore, state }: Room) {
   const { figure, broken, error } = now;
-  const ranked = report.kind === "count" ? asDrawn(report) : null;
+  const ranked = asDrawn(report);
   return (
     <>
       {broken.map((part) => (

@@ -10,10 +10,11 @@ import {
   type Drawable,
   type Report,
   type Shown,
+  listsRecords,
 } from "@/core/kinds";
 
 import { ask, takeBegun } from "../../kit";
-import { choicesOf, measureWords, roomKindOf, trendOf } from "../kinds";
+import { choicesOf, measureWords, shownKindOf, trendOf } from "../kinds/shown";
 
 /** The figure that was begun with the page, and what it answers. */
 export interface FirstFigure {
@@ -34,7 +35,8 @@ export function useFigure(
   context: AskContext,
   first: FirstFigure | null,
 ) {
-  const { isBegun: begins, isRecords } = roomKindOf(report);
+  const { isBegun: begins } = shownKindOf(report);
+  const isRecords = listsRecords(report);
   const isBegun = begins(report);
   const broken = useMemo(() => brokenParts(draftReport, context), [draftReport, context]);
   const isWhole = broken.length === 0;
