@@ -21,7 +21,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: "/usr/bin/chromium" },
     contextOptions: { reducedMotion: "reduce" },
-    trace: "retain-on-failure",
+    trace: "on-first-retry",
     actionTimeout: 10_000,
     navigationTimeout: 20_000,
   },

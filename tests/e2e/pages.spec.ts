@@ -2,6 +2,9 @@ import AxeBuilder from "@axe-core/playwright";
 import { expect, test, type Page } from "./lanes";
 import { reportOf, signIn } from "./support";
 
+// Each goes its own way, so that the long ones are shared out among the lanes.
+test.describe.configure({ mode: "parallel" });
+
 const seriousIn = async (page: Page) => {
   const { violations } = await new AxeBuilder({ page }).analyze();
   return violations

@@ -30,12 +30,14 @@ export function useOpening(
 
 interface OpensProps extends Pick<HangingProps, "label" | "placement" | "maxHeight"> {
   readonly button: ReactElement;
+  /** Fetches the code of what is inside, when the button is approached. */
+  readonly ahead?: () => Promise<unknown>;
   readonly children: (close: () => void) => ReactNode;
 }
 
 /** A button, and the panel that it opens beside itself; the panel's code comes when the button is approached. */
-export function Opens({ button, children, ...hanging }: OpensProps) {
-  const opening = useOpening("dialog", Panel.fetch);
+export function Opens({ button, ahead, children, ...hanging }: OpensProps) {
+  const opening = useOpening("dialog", () => Promise.all([Panel.fetch(), ahead?.()]));
   const { isOpen, setOpen, triggerRef } = opening;
   return (
     <>

@@ -25,7 +25,8 @@ import { ask, Button, Choose, tell, Waiting, Opens } from "../kit";
 
 import { ChangeMany } from "./ChangeMany";
 import { Compare, Look } from "./Compare";
-import { fieldOptions, Foot, samePath } from "./pickers";
+import { fieldOptions, samePath } from "./pickers/fields";
+import { Foot } from "./pickers/parts";
 import { partOf } from "./openedPart";
 import { recordsWords } from "./recordsWords";
 import { RecordsTable, type Sorts } from "./RecordsTable";

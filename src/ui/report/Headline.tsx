@@ -9,7 +9,6 @@ import type { Area, Piece, SentencePart } from "@/core/sentence";
 import { Choose, Opens } from "../kit";
 import { shownKindOf } from "./kinds/shown";
 import { AddPart, PartPicker } from "./later";
-import { ShapePicker } from "./pickers";
 import { Say } from "./sentenceStyle";
 
 interface HeadlineProps {
@@ -70,7 +69,7 @@ export function Headline({ text, ...parts }: HeadlineProps) {
           <span className="pair">
             <i>as</i>{" "}
             <Gap words="which picture?">
-              {(onDone) => <ShapePicker {...{ context, report, onChange, onDone }} />}
+              {(onDone) => <PartPicker {...parts} part={{ area: "shape" }} onDone={onDone} />}
             </Gap>
           </span>
         </>
@@ -78,6 +77,7 @@ export function Headline({ text, ...parts }: HeadlineProps) {
       <Opens
         label="Say more"
         placement="bottom start"
+        ahead={AddPart.fetch}
         button={
           <Button className="plus" aria-label="Say more">
             <Plus size={18} aria-hidden />
@@ -136,6 +136,7 @@ function PartButton({
     <Opens
       label={LABELS[part.area]}
       placement="bottom start"
+      ahead={PartPicker.fetch}
       maxHeight={380}
       button={
         <Button className="part" aria-label={`${LABELS[part.area]}: ${piece.text}`}>
@@ -191,6 +192,7 @@ function Gap({ words, children }: { words: string; children: (onDone: () => void
     <Opens
       label={words}
       placement="bottom start"
+      ahead={PartPicker.fetch}
       maxHeight={380}
       button={<Button className="part gap">{words}</Button>}
     >

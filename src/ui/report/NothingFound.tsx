@@ -7,7 +7,7 @@ import { allOfParts, contradictionIn, topParts } from "@/core/filter";
 import { isHistory, type Report } from "@/core/kinds";
 import { conditionText } from "@/core/sentence";
 import { ask, Button, Empty } from "../kit";
-import { withWhere } from "./pickers";
+import { withWhere } from "./pickers/where";
 
 /** Nothing found: the condition that empties it is named, with an offer to drop it. */
 export function NothingFound({

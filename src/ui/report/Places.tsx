@@ -14,7 +14,7 @@ import type { AskContext } from "@/core/catalog";
 import type { Dress, Group } from "@/core/definition";
 import { groupText, measureText } from "@/core/sentence";
 import { Button, tell, Opens } from "../kit";
-import { GroupPicker } from "./pickers";
+import { GroupPicker } from "./pickers/GroupPicker";
 
 const Strip = styled.section`
   background: var(--mallow);

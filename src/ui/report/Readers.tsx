@@ -7,7 +7,8 @@ import type { Dress } from "@/core/definition";
 import { allOfParts, topParts, type Condition, type Test } from "@/core/filter";
 import { conditionText, fieldText, parseConditionText } from "@/core/sentence";
 import { Button, Opens } from "../kit";
-import { TestEditor, withWhere } from "./pickers";
+import { TestEditor } from "./later";
+import { withWhere } from "./pickers/where";
 
 const Strip = styled.section`
   background: var(--sand);

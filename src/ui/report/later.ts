@@ -12,3 +12,4 @@ export const ConditionBuilder = later(
 /** What the sentence is said with comes when a part of it is first opened. */
 export const PartPicker = later(() => import("./PartPicker"), "PartPicker");
 export const AddPart = later(() => import("./AddPart"), "AddPart");
+export const TestEditor = later(() => import("./pickers/TestEditor"), "TestEditor");

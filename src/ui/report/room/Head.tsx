@@ -4,7 +4,7 @@ import { allOfParts, topParts } from "@/core/filter";
 import { conditionText } from "@/core/sentence";
 import { Button, later, Notice, tell } from "../../kit";
 import { Headline } from "../Headline";
-import { withWhere } from "../pickers";
+import { withWhere } from "../pickers/where";
 import { Bar } from "./Bar";
 import type { Room } from "./useReportRoom";
 
