@@ -1,3 +1,4 @@
+export { isBareCount, isNamed } from "./bareCount";
 export * from "./measure";
 export type { Case, Fold, Group, ReportBase, Sort } from "./report.schema";
 export * from "./work";

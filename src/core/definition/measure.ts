@@ -1,15 +1,10 @@
 import { invariant } from "../base";
 import type { Catalog } from "../catalog";
 import { measures } from "../measure";
-import type { Measure, NamedMeasure, PlainMeasure, SimpleMeasure } from "./measure.schema";
+import { isNamed } from "./bareCount";
+import type { Measure, PlainMeasure, SimpleMeasure } from "./measure.schema";
 
 export type { Measure, PlainMeasure, SimpleMeasure } from "./measure.schema";
-
-export const isNamed = (measure: Measure): measure is NamedMeasure => "named" in measure;
-
-/** A count of all records: nothing more to say of it. */
-export const isBareCount = (measure: Measure): boolean =>
-  !isNamed(measure) && measure.measure === "count" && !measure.where && !measure.per;
 
 /** What a measure comes to; undefined for a named one that is gone. */
 export function findPlainMeasure(measure: Measure, catalog: Catalog): PlainMeasure | undefined {

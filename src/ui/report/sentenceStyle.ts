@@ -47,8 +47,7 @@ export const Say = styled.h1<{ $length: number }>`
     line-height: 1.14;
     letter-spacing: inherit;
     color: var(--ink);
-    padding: 2px 1px 0;
-    margin: 0 -1px;
+    padding-top: 2px;
     cursor: pointer;
     background: radial-gradient(circle at 2px 50%, var(--plum) 1.15px, transparent 1.5px) 0 100% /
       6px 4px repeat-x;
