@@ -1,6 +1,6 @@
 import { run } from "graphile-worker";
-import { closeDatabase, newSession, sweep } from "@/data";
-import { runImport, type ImportJob } from "@/server/bundles/imports";
+import { closeDatabase, newSession, sweep, takeUpImports, type ImportJob } from "@/data";
+import { runImport } from "@/server/bundles/imports";
 import { systemClock } from "@/server/clock";
 import { openMailRoom } from "@/server/mail/mailRoom";
 import { sendDue } from "@/server/mail/mailings";
@@ -15,12 +15,13 @@ async function main(): Promise<void> {
   });
   const runner = await run({
     connectionString: process.env.DATABASE_URL!,
-    concurrency: 1,
+    concurrency: 2,
     noHandleSignals: true,
     pollInterval: 1000,
-    crontab: "17 3 * * * sweep\n* * * * * mailings",
+    crontab: "17 3 * * * sweep\n* * * * * mailings\n* * * * * takeUp",
     taskList: {
       import: async (payload) => runImport(await newSession(), systemClock, payload as ImportJob),
+      takeUp: async () => void (await takeUpImports(await newSession())),
       mailings: async () => {
         const em = await newSession();
         await sendDue(em, systemClock, chromiumDrawer(em));

@@ -35,6 +35,7 @@ export * from "./repositories/dashboards";
 export * from "./repositories/drafts";
 export * from "./repositories/filters";
 export * from "./repositories/imports";
+export { hold } from "./lock";
 export * from "./repositories/itemChanges";
 export * from "./repositories/itemPages";
 export {
@@ -50,6 +51,7 @@ export {
   versionsOf,
 } from "./repositories/kept";
 export * from "./repositories/mailings";
+export * from "./repositories/deliveries";
 export * from "./repositories/notes";
 export * from "./repositories/reach";
 export * from "./repositories/reports";

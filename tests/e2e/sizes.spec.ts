@@ -9,14 +9,14 @@ const BUDGETS = {
   "/(rooms)/settings/people": 199,
   "/(rooms)/settings/imports": 195,
   "/(rooms)/settings/print": 199,
-  "/(rooms)/reports/[id]": 322,
-  "/(rooms)/reports/new": 322,
+  "/(rooms)/reports/[id]": 308,
+  "/(rooms)/reports/new": 308,
   "/(rooms)/dashboards/[id]": 220,
   "/(rooms)/sprints/[id]": 299,
-  "/(rooms)/items": 302,
+  "/(rooms)/items": 276,
   "/(rooms)/items/[key]": 227,
   "/sign-in": 203,
-  "/print/[secret]": 279,
+  "/print/[secret]": 256,
 } as const;
 
 const sizes = () => firstLoads(Object.keys(BUDGETS));

@@ -165,7 +165,13 @@ test("a unit within a unit is one: what fails outside takes back what was done i
 });
 
 test("a mail with a NUL in it is kept, and the mail room goes on", async () => {
-  const mail = { sender: "a@b.example", receivers: ["c@d.example"], bodyHtml: "", files: [] };
+  const mail = {
+    messageId: "",
+    sender: "a@b.example",
+    receivers: ["c@d.example"],
+    bodyHtml: "",
+    files: [],
+  };
   await addMail(em, { ...mail, subject: "nul\u0000", bodyText: "one\u0000two" });
   await addMail(em, { ...mail, subject: "plain", bodyText: "three" });
   expect((await mailsOf(em, null)).map(({ subject, text }) => [subject, text])).toEqual([

@@ -173,12 +173,31 @@ export const Mailing = defineEntity({
     createdAt: filled(),
   },
 });
+export type DeliveryState =
+  "waiting" | "making" | "sending" | "sent" | "empty" | "unseen" | "refused" | "unsure";
+export const Delivery = defineEntity({
+  name: "Delivery",
+  tableName: "deliveries",
+  properties: {
+    id: p.integer().primary(),
+    mailing: p.manyToOne(Mailing),
+    slot: p.datetime(),
+    person: p.manyToOne(Person),
+    state: p.text().$type<DeliveryState>().default("waiting"),
+    attempts: p.integer().default(0),
+    tryAt: p.datetime(),
+    messageId: p.text().nullable(),
+    said: p.text().nullable(),
+    changedAt: filled(),
+  },
+});
 export const MailMessage = defineEntity({
   name: "MailMessage",
   tableName: "mail_messages",
   properties: {
     id: p.integer().primary(),
     receivedAt: filled(),
+    messageId: p.text().default(""),
     sender: p.text(),
     receivers: p.array(),
     subject: p.text(),

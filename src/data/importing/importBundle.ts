@@ -40,6 +40,8 @@ export interface ImportOptions {
   /** Stages of statuses that no file describes. */
   readonly stages?: Readonly<Record<string, Stage>>;
   readonly onProgress?: (doing: string, done: number, of: number) => void;
+  /** What is true only together with it, in the same transaction; false takes all of it back. */
+  readonly together?: (client: PoolClient, outcome: ImportOutcome) => Promise<boolean>;
 }
 
 export interface ImportOutcome {
@@ -68,6 +70,7 @@ export async function importBundle(
     await inTransaction(em, async (client) => {
       outcome = await new Import(client, raw, options).run();
       if (options.dryRun || outcome.unstaged.length) throw new TakeBack();
+      if (options.together && !(await options.together(client, outcome))) throw new TakeBack();
     });
     if (outcome) await analyze(em, outcome);
   } catch (error) {

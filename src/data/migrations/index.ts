@@ -7,6 +7,7 @@ import { Migration20261130120000_ends } from "./Migration20261130120000_ends";
 import { Migration20261201000000_entries } from "./Migration20261201000000_entries";
 import { Migration20261201120000_boards } from "./Migration20261201120000_boards";
 import { Migration20261201160000_tells } from "./Migration20261201160000_tells";
+import { Migration20261201180000_deliveries } from "./Migration20261201180000_deliveries";
 
 /** Every migration, oldest first. */
 export const migrations = [
@@ -19,4 +20,5 @@ export const migrations = [
   { name: "Migration20261201000000_entries", class: Migration20261201000000_entries },
   { name: "Migration20261201120000_boards", class: Migration20261201120000_boards },
   { name: "Migration20261201160000_tells", class: Migration20261201160000_tells },
+  { name: "Migration20261201180000_deliveries", class: Migration20261201180000_deliveries },
 ];

@@ -1,7 +1,9 @@
 import type { ImportState } from "@/contract/workspace";
 
-import { fresh, unitOfWork, withConnection, type EntityManager } from "../database";
+import type { PoolClient } from "pg";
+import { fresh, LockMode, unitOfWork, withConnection, type EntityManager } from "../database";
 import { ImportEntity } from "../entities";
+import { heldOf } from "../lock";
 
 /** An import as it is kept. */
 export interface ImportRow {
@@ -38,12 +40,20 @@ const rowOf = ({ id, person, fileName, folder, state, progress, outcome }: Kept)
   outcome: (outcome ?? null) as ImportRow["outcome"],
 });
 
-/** A job for the worker, added with what it is about or not at all. */
-async function addJob(unit: EntityManager, task: string, payload: object): Promise<void> {
+/** What the worker is asked about an import: to try it, or to bring it in. */
+export interface ImportJob {
+  readonly id: number;
+  readonly dryRun: boolean;
+}
+
+const keyOf = (id: number): string => `import:${id}`;
+
+/** A job for the worker, added with what it is about or not at all; one import has one job at most. */
+async function addJob(unit: EntityManager, job: ImportJob): Promise<void> {
   await withConnection(unit, (client) =>
     client.query(
-      "SELECT graphile_worker.add_job($1, $2::json, queue_name => 'imports', max_attempts => 1)",
-      [task, JSON.stringify(payload)],
+      "SELECT graphile_worker.add_job('import', $1::json, queue_name => 'imports', max_attempts => 1, job_key => $2)",
+      [JSON.stringify(job), keyOf(job.id)],
     ),
   );
 }
@@ -58,7 +68,7 @@ export const addImport = (
   unitOfWork(em, async (unit) => {
     const made = unit.create(ImportEntity, { person, fileName, folder, state: "reading" });
     await unit.flush();
-    await addJob(unit, "import", { id: made.id, dryRun: true });
+    await addJob(unit, { id: made.id, dryRun: true });
     return made.id;
   });
 
@@ -72,32 +82,122 @@ export async function latestImports(em: EntityManager): Promise<ImportRow[]> {
   return kept.map(rowOf);
 }
 
-/** Sets where an import stands, unless it was stopped. */
-export const putImportState = (
+/** States in which the worker has an import, or is to have it. */
+const AT_WORK = ["reading", "writing"] as const;
+
+/** Says what came of an import, if it is still at work. */
+export const settleImport = (
   em: EntityManager,
   id: number,
   state: ImportState["state"],
-  outcome?: Record<string, unknown>,
+  outcome: object,
 ): Promise<void> =>
   unitOfWork(em, async (unit) => {
     await unit.nativeUpdate(
       ImportEntity,
-      { id, state: { $ne: "stopped" } },
-      { state, updatedAt: new Date(), ...(outcome ? { outcome } : {}) },
+      { id, state: { $in: [...AT_WORK] } },
+      { state, updatedAt: new Date(), outcome: outcome as Record<string, unknown> },
     );
   });
 
-/** Goes on with an import that waits for an answer: its state and its job, or neither. */
+/**
+ * Says that an import is done, in the transaction that brings it in.
+ * @returns false where it was stopped meanwhile, so that nothing of it may come in
+ */
+export async function finishImport(
+  client: PoolClient,
+  id: number,
+  outcome: object,
+): Promise<boolean> {
+  const { rowCount } = await client.query(
+    "UPDATE imports SET state = 'done', outcome = $2, updated_at = now() WHERE id = $1 AND state = 'writing'",
+    [id, JSON.stringify(outcome)],
+  );
+  return rowCount === 1;
+}
+
+/**
+ * Stops an import that has not come in; its job, where it waits, goes too.
+ * @returns false where there was nothing to stop
+ */
+export const stopImport = (em: EntityManager, id: number): Promise<boolean> =>
+  unitOfWork(em, async (unit) => {
+    const stopped = await unit.nativeUpdate(
+      ImportEntity,
+      { id, state: { $in: [...AT_WORK, "checked", "asks"] } },
+      { state: "stopped", updatedAt: new Date() },
+    );
+    if (stopped === 1)
+      await withConnection(unit, (client) =>
+        client.query("SELECT graphile_worker.remove_job($1)", [keyOf(id)]),
+      );
+    return stopped === 1;
+  });
+
+/**
+ * Goes on with an import that waits for an answer: its state and its job, or neither; once, however often it is asked at once.
+ * @returns false where it waits for no answer any more
+ */
 export const continueImport = (
   em: EntityManager,
   id: number,
-  state: ImportState["state"],
-  job: object,
-): Promise<void> =>
+  from: "checked" | "asks",
+): Promise<boolean> =>
   unitOfWork(em, async (unit) => {
-    await putImportState(unit, id, state);
-    await addJob(unit, "import", job);
+    const isAsked = from === "asks";
+    const moved = await unit.nativeUpdate(
+      ImportEntity,
+      { id, state: from },
+      { state: isAsked ? "reading" : "writing", updatedAt: new Date() },
+    );
+    if (moved === 1) await addJob(unit, { id, dryRun: isAsked });
+    return moved === 1;
   });
+
+/** How long a job may be taken on before whoever did it has to hold its import, in seconds. */
+const GRACE_S = 10;
+
+/**
+ * Takes imports up again whose worker has died: an import at work that nobody holds gets a job again, and the queue is free.
+ * Nothing of it had come in.
+ * @returns their ids
+ */
+export async function takeUpImports(em: EntityManager): Promise<readonly number[]> {
+  const held = await heldOf(em, "import");
+  return unitOfWork(em, async (unit) => {
+    const left = await unit.find(
+      ImportEntity,
+      {
+        state: { $in: [...AT_WORK] },
+        id: { $nin: [...held] },
+        updatedAt: { $lt: new Date(Date.now() - GRACE_S * 1000) },
+      },
+      { orderBy: { id: "asc" }, lockMode: LockMode.PESSIMISTIC_PARTIAL_WRITE },
+    );
+    const taken: number[] = [];
+    for (const { id, state } of left) {
+      const isWaiting = await withConnection(unit, async (client) => {
+        const { rows } = await client.query<{ id: string; locked_by: string | null }>(
+          `SELECT id, locked_by FROM graphile_worker.jobs
+           WHERE key = $1 AND (locked_at IS NULL OR locked_at < now() - make_interval(secs => $2))`,
+          [keyOf(id), GRACE_S],
+        );
+        const dead = rows.flatMap((row) => (row.locked_by === null ? [] : [row.locked_by]));
+        if (dead.length) {
+          await client.query("SELECT graphile_worker.force_unlock_workers($1)", [dead]);
+          await client.query("SELECT graphile_worker.complete_jobs($1::bigint[])", [
+            rows.map((row) => row.id),
+          ]);
+        }
+        return rows.length > dead.length;
+      });
+      if (isWaiting) continue;
+      await addJob(unit, { id, dryRun: state === "reading" });
+      taken.push(id);
+    }
+    return taken;
+  });
+}
 
 export const noteProgress = (
   em: EntityManager,

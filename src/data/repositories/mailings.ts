@@ -1,3 +1,4 @@
+import type { InferEntity } from "@mikro-orm/core";
 import type { MailingLine, MailLine } from "@/contract/mail";
 
 import { fresh, unitOfWork, withConnection, type EntityManager } from "../database";
@@ -18,6 +19,18 @@ export interface MailingRow {
   readonly skipEmpty: boolean;
   readonly page: MailingLine["page"];
 }
+
+export const rowOf = ({ owner, ...mailing }: InferEntity<typeof Mailing>): MailingRow => ({
+  id: mailing.id,
+  kind: mailing.kind,
+  targetId: mailing.targetId,
+  owner: owner.id,
+  schedule: mailing.schedule,
+  people: mailing.people,
+  teams: mailing.teams,
+  skipEmpty: mailing.skipEmpty,
+  page: mailing.page,
+});
 
 /** The mailings that one made or gets, or all of them for administrators. */
 export async function mailingsOf(
@@ -88,28 +101,8 @@ export async function dueMailings(em: EntityManager, now: Date): Promise<Mailing
     { nextAt: { $lte: now } },
     { orderBy: { nextAt: "asc" }, limit: 50 },
   );
-  return due.map(({ id, kind, targetId, owner, schedule, people, teams, skipEmpty, page }) => ({
-    id,
-    kind,
-    targetId,
-    owner: owner.id,
-    schedule,
-    people,
-    teams,
-    skipEmpty,
-    page,
-  }));
+  return due.map(rowOf);
 }
-
-export const noteSent = (
-  em: EntityManager,
-  id: number,
-  lastSaid: string,
-  nextAt: Date,
-): Promise<void> =>
-  unitOfWork(em, async (unit) => {
-    await unit.nativeUpdate(Mailing, { id }, { lastAt: new Date(), lastSaid, nextAt });
-  });
 
 /** Everyone active with an address among some people and the members of some teams. */
 export async function receiversOf(
@@ -137,6 +130,7 @@ const storable = (text: string): string => text.replaceAll("\u0000", "");
 export const addMail = (
   em: EntityManager,
   mail: {
+    readonly messageId: string;
     readonly sender: string;
     readonly receivers: readonly string[];
     readonly subject: string;
@@ -147,6 +141,7 @@ export const addMail = (
 ): Promise<void> =>
   unitOfWork(em, async (unit) => {
     const message = unit.create(MailMessage, {
+      messageId: storable(mail.messageId),
       sender: storable(mail.sender),
       receivers: mail.receivers.map(storable),
       subject: storable(mail.subject),

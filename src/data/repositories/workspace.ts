@@ -43,6 +43,7 @@ const SWEPT = [
   `saved_filters WHERE deleted_at < now() - interval '${BIN_DAYS} days'`,
   "print_jobs WHERE created_at < now() - interval '1 hour'",
   "opens WHERE at < now() - interval '400 days'",
+  "deliveries WHERE slot < now() - interval '400 days'",
   "drafts WHERE updated_at < now() - interval '60 days'",
 ];
 

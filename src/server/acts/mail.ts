@@ -7,7 +7,7 @@ import type { ActsOf } from "./act";
 
 export const mailActs: ActsOf<typeof contracts> = {
   mailings: {
-    run: ({ em, desk }) => listMailings(em, desk.viewer),
+    run: ({ em, desk }) => listMailings(em, desk),
   },
   saveMailing: {
     changes: true,

@@ -9,14 +9,18 @@ import {
   addImport,
   continueImport,
   findImport,
+  finishImport,
+  hold,
   importBundle,
   latestImports,
   noteProgress,
-  putImportState,
+  settleImport,
+  stopImport,
   readBundleFiles,
   UnreadableBundle,
   writeRefused,
   type EntityManager,
+  type ImportJob,
   type ImportOutcome,
   type ImportRow,
   type Viewer,
@@ -26,12 +30,6 @@ import { log } from "../log";
 import { makeFirstReadyMade } from "../library/readyMade";
 
 const dataFolder = (): string => process.env.GRAND_TALLY_DATA ?? join(process.cwd(), ".data");
-
-export interface ImportJob {
-  readonly id: number;
-  readonly dryRun: boolean;
-  readonly stages?: Readonly<Record<string, Stage>>;
-}
 
 /** Keeps an uploaded bundle and has it read, without writing anything yet. */
 export async function beginImport(
@@ -84,66 +82,74 @@ export async function actOnImport(
   const row = await findImport(em, id);
   if (!row) return null;
   if (act === "stop") {
-    await putImportState(em, id, "stopped");
-    await rm(row.folder, { recursive: true, force: true });
+    if (await stopImport(em, id)) await rm(row.folder, { recursive: true, force: true });
   } else if (row.state === "checked" || row.state === "asks") {
-    if (stages) await writeFile(join(row.folder, "stages.json"), JSON.stringify(stages));
-    const isAsked = row.state === "asks";
-    await continueImport(em, id, isAsked ? "reading" : "writing", {
-      id,
-      dryRun: isAsked,
-      ...((await keptStages(row.folder)) ?? {}),
-    });
+    if (stages) await keepStages(row.folder, stages);
+    await continueImport(em, id, row.state);
   }
   return importState(em, id);
 }
 
-const keptStages = async (
-  folder: string,
-): Promise<{ stages: Record<string, Stage> } | undefined> => {
-  const text = await readFile(join(folder, "stages.json"), "utf8").catch(() => null);
-  return text ? { stages: JSON.parse(text) as Record<string, Stage> } : undefined;
-};
+const STAGES = "stages.json";
+const keepStages = (folder: string, stages: Readonly<Record<string, Stage>>): Promise<void> =>
+  writeFile(join(folder, STAGES), JSON.stringify(stages));
 
-/** The job: reads the bundle, tries it or brings it in, and keeps what came of it. */
+async function keptStages(folder: string): Promise<{ stages?: Record<string, Stage> }> {
+  const text = await readFile(join(folder, STAGES), "utf8").catch(() => null);
+  return text ? { stages: JSON.parse(text) as Record<string, Stage> } : {};
+}
+
+/** The job: reads the bundle, tries it or brings it in, and keeps what came of it. Who holds it is alone with it. */
 export async function runImport(em: EntityManager, clock: Clock, job: ImportJob): Promise<void> {
-  const row = await findImport(em, job.id);
-  if (!row || row.state === "stopped") return;
+  const letGo = await hold("import", job.id);
+  if (!letGo) return;
+  try {
+    const row = await findImport(em, job.id);
+    if (row?.state === (job.dryRun ? "reading" : "writing")) await readOrBring(em, clock, job, row);
+  } finally {
+    await letGo();
+  }
+}
+
+async function readOrBring(
+  em: EntityManager,
+  clock: Clock,
+  { id, dryRun }: ImportJob,
+  { folder, person: by }: ImportRow,
+): Promise<void> {
   let told = 0;
   const note = (doing: string, share: number) =>
-    void noteProgress(em, job.id, { doing, share }).catch((error: unknown) =>
+    void noteProgress(em, id, { doing, share }).catch((error: unknown) =>
       log.warn({ error }, "progress of an import could not be noted"),
     );
   try {
-    const [file] = (await readdir(row.folder)).filter(
-      (name) => name !== "stages.json" && !name.startsWith("refused"),
+    const [file] = (await readdir(folder)).filter(
+      (name) => name !== STAGES && !name.startsWith("refused"),
     );
-    const raw = await readBundleFiles(file === "bundle.zip" ? join(row.folder, file) : row.folder);
-    const by = row.person;
+    const raw = await readBundleFiles(file === "bundle.zip" ? join(folder, file) : folder);
     const outcome = await importBundle(em, raw, {
-      dryRun: job.dryRun,
+      dryRun,
       now: clock.now(),
       by,
-      ...(job.stages ? { stages: job.stages } : {}),
+      ...(await keptStages(folder)),
       onProgress: (doing, done, of) => {
         if (Date.now() - told < 300) return;
         told = Date.now();
         note(doing, of ? done / of : 0);
       },
+      together: async (client, made) => {
+        await writeRefused(join(folder, "refused"), raw, made.refused);
+        return finishImport(client, id, toldOf(made));
+      },
     });
-    await writeRefused(join(row.folder, "refused"), raw, outcome.refused);
-    if (!job.dryRun && outcome.unstaged.length === 0 && by !== null)
-      await makeFirstReadyMade(em, by);
-    await putImportState(
-      em,
-      job.id,
-      outcome.unstaged.length ? "asks" : job.dryRun ? "checked" : "done",
-      toldOf(outcome),
-    );
+    if (dryRun || outcome.unstaged.length) {
+      await writeRefused(join(folder, "refused"), raw, outcome.refused);
+      await settleImport(em, id, outcome.unstaged.length ? "asks" : "checked", toldOf(outcome));
+    } else if (by !== null) await makeFirstReadyMade(em, by);
   } catch (error) {
     const unreadable = error instanceof UnreadableBundle;
     if (!unreadable) log.error({ error }, "an import failed");
-    await putImportState(em, job.id, "failed", {
+    await settleImport(em, id, "failed", {
       problem: unreadable
         ? error.message
         : "It could not be read to its end; nothing was written. The details are in the worker's log.",

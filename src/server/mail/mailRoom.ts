@@ -61,6 +61,7 @@ export async function openMailRoom(
 async function keepMail(bytes: Buffer, receivers: readonly string[]): Promise<void> {
   const mail = await simpleParser(bytes);
   await addMail(await newSession(), {
+    messageId: mail.messageId ?? "",
     sender: mail.from?.text ?? "",
     receivers,
     subject: mail.subject ?? "",

@@ -7,7 +7,7 @@ import type { Dress } from "@/core/definition";
 import type { Mark, Said } from "@/core/figure";
 
 import { Chart, FigureTable, markId, type ChartProps, type DayFlag } from "../charts";
-import { Rename } from "./Rename";
+import { Rename } from "./later";
 
 export const Says = styled.p`
   font: 400 17px/24px var(--serif);

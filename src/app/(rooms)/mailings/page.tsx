@@ -10,7 +10,7 @@ export default async function MailingsPage() {
   const address = await mailAddress(em, desk.viewer);
   return (
     <Mailings
-      mailings={await listMailings(em, desk.viewer)}
+      mailings={await listMailings(em, desk)}
       mails={await listMails(em, address)}
       people={names.list("person")}
       teams={names.list("team")}
