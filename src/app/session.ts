@@ -42,3 +42,13 @@ export async function setSession(secret: string): Promise<void> {
     secure: isServedSafely(),
   });
 }
+
+/**
+ * Where a request comes from, for counting tries: the address that the last of the operator's proxies saw. Each proxy in front
+ * (GRAND_TALLY_PROXIES, none unless said) adds one to the right; what stands further left anybody can write.
+ */
+export function senderOf(request: Request): string {
+  const hops = (request.headers.get("x-forwarded-for") ?? "").split(",").map((hop) => hop.trim());
+  const proxies = Number(process.env.GRAND_TALLY_PROXIES ?? 0);
+  return (hops.at(-Math.max(1, proxies)) ?? hops[0] ?? "").slice(0, 64) || "unknown";
+}

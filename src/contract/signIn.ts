@@ -2,7 +2,11 @@ import { z } from "zod";
 
 export const SignInAsk = z.object({ login: z.string().max(200), password: z.string().max(200) });
 
-export const InviteAcceptAsk = z.object({ secret: z.string(), password: z.string().max(400) });
+export const InviteAcceptAsk = z.object({
+  secret: z.string(),
+  password: z.string().max(400),
+  endsTokens: z.boolean().default(false),
+});
 
 export const FirstAsk = z.object({
   workspace: z.string().max(200),

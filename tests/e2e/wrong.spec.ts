@@ -123,6 +123,32 @@ test("a request from elsewhere is not taken, and no cookie is readable by script
   expect(reply.status()).toBe(400);
 });
 
+test("a page runs its own scripts, and of inline ones those alone that bear its answer's nonce", async ({
+  page,
+}) => {
+  const refused: string[] = [];
+  page.on("console", (message) => {
+    if (/Content Security Policy/.test(message.text())) refused.push(message.text());
+  });
+  await signIn(page, "ines");
+  const answers = [await page.goto("/reports"), await page.goto("/reports")];
+  const nonces = answers.map((answer) => {
+    const policy = answer!.headers()["content-security-policy"];
+    const scripts = policy.split("; ").find((part) => part.startsWith("script-src"))!;
+    expect(scripts).not.toContain("unsafe");
+    return /'nonce-([^']+)'/.exec(scripts)![1];
+  });
+  expect(nonces[0]).not.toBe(nonces[1]);
+  expect(answers[1]!.headers()["cache-control"]).toContain("no-store");
+  expect(refused).toEqual([]);
+  await page.evaluate(() => {
+    const script = document.createElement("script");
+    script.textContent = "window.strange = true";
+    document.body.append(script);
+  });
+  expect(await page.evaluate(() => "strange" in window)).toBe(false);
+});
+
 test("a page that cannot draw itself says so once, keeps still, and comes back with the work", async ({
   page,
 }) => {

@@ -117,7 +117,7 @@ test("after too many failures even the right password has to wait", async () => 
     problems: [{ code: "signIn.throttled" }],
   });
   await withConnection(em, (client) =>
-    client.query("UPDATE sign_in_failures SET at = at - interval '11 minutes'"),
+    client.query("UPDATE sign_in_tries SET next_at = next_at - interval '1 minute'"),
   );
   expect((await signIn(em, "ines", "low-tide-at-nine")).ok).toBe(true);
 });
@@ -140,4 +140,82 @@ test("an invitation works once", async () => {
     problems: [{ code: "invite.gone" }],
   });
   expect((await signIn(em, "mika", "long enough now")).ok).toBe(true);
+});
+
+describe("tries that go wrong", () => {
+  const wrongs = async (
+    tries: readonly Promise<{ ok: boolean; problems?: readonly { code: string }[] }>[],
+  ) => (await Promise.all(tries)).map((one) => (one.ok ? "in" : one.problems![0].code));
+  beforeEach(async () => {
+    await withConnection(em, (client) => client.query("DELETE FROM sign_in_tries"));
+  });
+
+  test("of sixty at once no more are looked at than of sixty one after another", async () => {
+    const codes = await wrongs(
+      Array.from({ length: 60 }, (_, i) => signIn(em, "ines", `guess ${i}`, "198.51.100.7")),
+    );
+    expect(codes.filter((code) => code === "signIn.wrong")).toHaveLength(MOST_FAILURES);
+    expect(codes.filter((code) => code === "signIn.throttled")).toHaveLength(60 - MOST_FAILURES);
+  });
+
+  test("who guesses from elsewhere keeps nobody out", async () => {
+    await wrongs(
+      Array.from({ length: 30 }, (_, i) => signIn(em, "ines", `guess ${i}`, "198.51.100.7")),
+    );
+    expect((await signIn(em, "ines", "low-tide-at-nine", "192.0.2.1")).ok).toBe(true);
+  });
+
+  test("a login and a mail address are one person, whatever their case", async () => {
+    const names = ["ines", "INES", "ines@saltmarsh.example", "Ines@Saltmarsh.example"];
+    const codes = await wrongs(
+      Array.from({ length: 12 }, (_, i) => signIn(em, names[i % 4], "guess", "198.51.100.7")),
+    );
+    expect(codes.filter((code) => code === "signIn.wrong")).toHaveLength(MOST_FAILURES);
+  });
+
+  test("each further try waits longer, and how long is said", async () => {
+    const waits: string[] = [];
+    for (let i = 0; i < MOST_FAILURES; i += 1) await signIn(em, "ines", "guess");
+    for (let i = 0; i < 4; i += 1) {
+      const told = await signIn(em, "ines", "guess");
+      waits.push(told.ok ? "" : told.problems[0].message);
+      await withConnection(em, (client) =>
+        client.query("UPDATE sign_in_tries SET next_at = next_at - interval '1 hour'"),
+      );
+      await signIn(em, "ines", "guess");
+    }
+    expect(waits.map((words) => /Wait (.*), then/.exec(words)![1])).toEqual([
+      "5 seconds",
+      "10 seconds",
+      "20 seconds",
+      "40 seconds",
+    ]);
+  });
+});
+
+test("a later invitation ends an earlier one; a password that is guessed first is not taken", async () => {
+  const id = await withConnection(
+    em,
+    async (client) =>
+      (await client.query<{ id: number }>("SELECT id FROM people WHERE login = 'mika'")).rows[0].id,
+  );
+  const [first, second] = [(await invite(em, id))!, (await invite(em, id))!];
+  expect(await invitedPerson(em, first)).toBeNull();
+  for (const password of ["password1", "qwertyuiop", "12345678", "mikamika"])
+    expect([password, await acceptInvite(em, second, password)]).toMatchObject([
+      password,
+      { ok: false, problems: [{ code: "invite.password" }] },
+    ]);
+  const token = (await makeToken(em, "mika"))!;
+  expect((await acceptInvite(em, second, "gulls over the quay", true)).ok).toBe(true);
+  expect(await viewerOfToken(em, token)).toBeNull();
+});
+
+test("a token ends on its day", async () => {
+  const token = (await makeToken(em, "ines", "", 1))!;
+  expect(await viewerOfToken(em, token)).toMatchObject({ login: "ines" });
+  await withConnection(em, (client) =>
+    client.query("UPDATE tokens SET expires_at = expires_at - interval '2 days'"),
+  );
+  expect(await viewerOfToken(em, token)).toBeNull();
 });

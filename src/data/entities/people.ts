@@ -81,12 +81,18 @@ export const Token = defineEntity({
     name: p.text().default(""),
     createdAt: filled(),
     usedAt: p.datetime().nullable(),
+    expiresAt: p.datetime(),
   },
 });
-export const SignInFailure = defineEntity({
-  name: "SignInFailure",
-  tableName: "sign_in_failures",
-  properties: { id: p.bigint("number").primary(), login: p.text(), at: filled() },
+export const SignInTry = defineEntity({
+  name: "SignInTry",
+  tableName: "sign_in_tries",
+  properties: {
+    key: p.text().primary(),
+    failures: p.integer().default(0),
+    nextAt: p.datetime(),
+    lastAt: filled(),
+  },
 });
 export const Notice = defineEntity({
   name: "Notice",

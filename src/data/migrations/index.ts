@@ -8,6 +8,7 @@ import { Migration20261201000000_entries } from "./Migration20261201000000_entri
 import { Migration20261201120000_boards } from "./Migration20261201120000_boards";
 import { Migration20261201160000_tells } from "./Migration20261201160000_tells";
 import { Migration20261201180000_deliveries } from "./Migration20261201180000_deliveries";
+import { Migration20261201200000_tries } from "./Migration20261201200000_tries";
 
 /** Every migration, oldest first. */
 export const migrations = [
@@ -21,4 +22,5 @@ export const migrations = [
   { name: "Migration20261201120000_boards", class: Migration20261201120000_boards },
   { name: "Migration20261201160000_tells", class: Migration20261201160000_tells },
   { name: "Migration20261201180000_deliveries", class: Migration20261201180000_deliveries },
+  { name: "Migration20261201200000_tries", class: Migration20261201200000_tries },
 ];

@@ -1,8 +1,8 @@
 import type { PersonLine } from "@/contract/workspace";
 import { raw } from "@mikro-orm/core";
 
-import { fresh, unitOfWork, withConnection, type EntityManager } from "../database";
-import { Account, Invite, Person, Session, SignInFailure, Token, Workspace } from "../entities";
+import { fresh, LockMode, unitOfWork, withConnection, type EntityManager } from "../database";
+import { Account, Invite, Person, Session, SignInTry, Token, Workspace } from "../entities";
 
 const MINUTE_MS = 60_000;
 const DAY_MS = 86_400_000;
@@ -24,28 +24,64 @@ export async function findAccount(
   return account ? { person: first.id, passwordHash: account.passwordHash } : null;
 }
 
-export const countFailures = (em: EntityManager, login: string, minutes: number): Promise<number> =>
-  fresh(em).count(SignInFailure, {
-    login,
-    at: { $gt: new Date(Date.now() - minutes * MINUTE_MS) },
-  });
+/** How tries of one sort are held back: so many are free, then each waits twice as long as the one before, up to a bound. */
+export interface Pauses {
+  readonly key: string;
+  readonly free: number;
+  readonly firstMs: number;
+  readonly mostMs: number;
+}
 
-export const addFailure = (em: EntityManager, login: string): Promise<void> =>
+const FORGOTTEN_MS = 60 * MINUTE_MS;
+
+/**
+ * Counts a try before it is looked at, under each of its keys; of several at once each sees those before it.
+ * @returns how long to wait, in ms, where one of the keys asks for it (then nothing is counted); 0 where it may be looked at
+ */
+export const beginTry = (
+  em: EntityManager,
+  pauses: readonly Pauses[],
+  now: Date,
+): Promise<number> =>
   unitOfWork(em, async (unit) => {
-    unit.create(SignInFailure, { login });
-    await unit.nativeDelete(SignInFailure, { at: { $lt: new Date(Date.now() - DAY_MS) } });
+    const ordered = [...pauses].sort((a, b) => (a.key < b.key ? -1 : 1));
+    const kept = [];
+    for (const { key } of ordered) {
+      await unit.upsert(
+        SignInTry,
+        { key, nextAt: new Date(0) },
+        { onConflictAction: "ignore", onConflictFields: ["key"] },
+      );
+      kept.push(
+        await unit.findOneOrFail(
+          SignInTry,
+          { key },
+          { lockMode: LockMode.PESSIMISTIC_WRITE, refresh: true },
+        ),
+      );
+    }
+    const wait = Math.max(...kept.map(({ nextAt }) => nextAt.getTime() - now.getTime()));
+    if (wait > 0) return wait;
+    for (const [i, one] of kept.entries()) {
+      const { free, firstMs, mostMs } = ordered[i];
+      const isOld = now.getTime() - one.lastAt.getTime() > FORGOTTEN_MS;
+      const failures = (isOld ? 0 : one.failures) + 1;
+      const pause = failures < free ? 0 : Math.min(firstMs * 2 ** (failures - free), mostMs);
+      Object.assign(one, { failures, lastAt: now, nextAt: new Date(now.getTime() + pause) });
+    }
+    return 0;
   });
 
-/** Opens a session after a right password; earlier failures are forgotten. */
+/** Opens a session; after a right password the tries before it are forgotten. */
 export const addSession = (
   em: EntityManager,
   person: number,
   tokenHash: string,
   days: number,
-  login?: string,
+  tries: readonly string[] = [],
 ): Promise<void> =>
   unitOfWork(em, async (unit) => {
-    if (login !== undefined) await unit.nativeDelete(SignInFailure, { login });
+    if (tries.length) await unit.nativeDelete(SignInTry, { key: { $in: [...tries] } });
     unit.create(Session, { tokenHash, person, expiresAt: ahead(days) });
   });
 
@@ -62,7 +98,7 @@ export const removeSession = (em: EntityManager, tokenHash: string): Promise<voi
     await unit.nativeDelete(Session, { tokenHash });
   });
 
-/** @returns whether there is somebody active to invite */
+/** Invites somebody; what invited them before ends. @returns whether there is somebody active to invite */
 export const addInvite = (
   em: EntityManager,
   person: number,
@@ -71,6 +107,7 @@ export const addInvite = (
 ): Promise<boolean> =>
   unitOfWork(em, async (unit) => {
     if (!(await unit.findOne(Person, { id: person, active: true }))) return false;
+    await unit.nativeDelete(Invite, { person, usedAt: null });
     unit.create(Invite, { tokenHash, person, expiresAt: ahead(days) });
     return true;
   });
@@ -92,7 +129,8 @@ export async function personInvited(
 }
 
 /**
- * Takes up an invitation: it is used, the password is set, other sessions end and one is opened, all of it or nothing.
+ * Takes up an invitation: it is used, the password is set, other sessions (and, if wanted, tokens of programs) end
+ * and one session is opened, all of it or nothing.
  * @returns whether it could still be used
  */
 export const takeInvite = (
@@ -100,12 +138,14 @@ export const takeInvite = (
   invitation: string,
   passwordHash: string,
   session: { readonly tokenHash: string; readonly days: number },
+  endsTokens: boolean,
 ): Promise<boolean> =>
   unitOfWork(em, async (unit) => {
     const [person] = await usedInvite(unit, invitation);
     if (person === undefined) return false;
     await putPassword(unit, person, passwordHash);
     await unit.nativeDelete(Session, { person });
+    if (endsTokens) await unit.nativeDelete(Token, { person });
     await addSession(unit, person, session.tokenHash, session.days);
     return true;
   });
@@ -168,17 +208,18 @@ export const addToken = (
   login: string,
   tokenHash: string,
   name: string,
+  days: number,
 ): Promise<boolean> =>
   unitOfWork(em, async (unit) => {
     const person = await unit.findOne(Person, { login, active: true });
-    if (person) unit.create(Token, { tokenHash, person, name });
+    if (person) unit.create(Token, { tokenHash, person, name, expiresAt: ahead(days) });
     return person !== null;
   });
 
 /** Whose token it is; that it was used is noted. */
 export const personOfToken = (em: EntityManager, tokenHash: string): Promise<number | null> =>
   unitOfWork(em, async (unit) => {
-    const token = await unit.findOne(Token, { tokenHash });
+    const token = await unit.findOne(Token, { tokenHash, expiresAt: { $gt: new Date() } });
     if (token) token.usedAt = new Date();
     return token?.person.id ?? null;
   });

@@ -1,10 +1,9 @@
 import { hash, verify } from "@node-rs/argon2";
 import {
-  addFailure,
   addFirstAdministrator,
   addInvite,
   addSession,
-  countFailures,
+  beginTry,
   findAccount,
   hasAccounts,
   loadViewer,
@@ -17,14 +16,14 @@ import {
   type Viewer,
 } from "@/data";
 import { fine, refused, type Result } from "@/core/base";
+import { passwordProblem } from "./passwords";
 import { hashOf, newSecret } from "./secrets";
 
 export const SESSION_DAYS = 30;
 const INVITE_DAYS = 7;
-/** Failures of one login in WINDOW_MINUTES after which it has to wait. */
+/** Failures of one person from one place after which each further try waits. */
 export const MOST_FAILURES = 8;
-const WINDOW_MINUTES = 10;
-export const SHORTEST_PASSWORD = 8;
+const SECOND = 1000;
 
 /** argon2id with the package's defaults (19 MiB, 2 passes), as OWASP's password storage sheet has them. */
 export const hashPassword = (password: string): Promise<string> => hash(password);
@@ -35,35 +34,65 @@ const hashOfNobody = (): Promise<string> => (nobody ??= hash(newSecret()));
 
 const wrong = () =>
   refused({ code: "signIn.wrong", message: "That login and password do not go together." });
-const throttled = () =>
-  refused({
+const throttled = (waitMs: number) => {
+  const seconds = Math.ceil(waitMs / SECOND);
+  const wait = seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`;
+  return refused({
     code: "signIn.throttled",
-    message: `Too many tries. Wait ${WINDOW_MINUTES} minutes, then try again.`,
+    message: `Too many tries. Wait ${wait}, then try again.`,
   });
+};
+
+/**
+ * What a try counts under: this person from this place, which soon waits long; all who try from this place; and this person
+ * from wherever, which waits a minute at most, so that nobody can keep another out.
+ */
+const pausesOf = (who: string, sender: string) => [
+  { key: `${who} from ${sender}`, free: MOST_FAILURES, firstMs: 5 * SECOND, mostMs: 900 * SECOND },
+  { key: `from ${sender}`, free: 60, firstMs: SECOND, mostMs: 300 * SECOND },
+  { key: who, free: 40, firstMs: SECOND, mostMs: 60 * SECOND },
+];
+
+/** Tries of one person in this process, one after another, so that each knows what came of those before it. */
+const queues = new Map<string, Promise<unknown>>();
+async function inTurn<T>(key: string, act: () => Promise<T>): Promise<T> {
+  const mine = (queues.get(key) ?? Promise.resolve()).then(act, act);
+  queues.set(key, mine);
+  try {
+    return await mine;
+  } finally {
+    if (queues.get(key) === mine) queues.delete(key);
+  }
+}
 
 /**
  * Opens a session. Unknown login, wrong password and inactive person get one answer in one time. While a password is checked,
- * which takes long by intent, no connection is held.
+ * which takes long by intent, no connection is held. What is tried counts by whom it names (a login and a mail address name
+ * one person) and where it comes from.
  * @returns the cookie's secret
  */
 export async function signIn(
   em: EntityManager,
   login: string,
   password: string,
+  sender = "here",
 ): Promise<Result<string>> {
   const asked = login.trim().toLowerCase();
-  if ((await countFailures(em, asked, WINDOW_MINUTES)) >= MOST_FAILURES) return throttled();
   const known = await findAccount(em, asked);
-  const good = await verify(known?.passwordHash ?? (await hashOfNobody()), password).catch(
-    () => false,
-  );
-  if (!known || !good) {
-    await addFailure(em, asked);
-    return wrong();
-  }
-  const secret = newSecret();
-  await addSession(em, known.person, hashOf(secret), SESSION_DAYS, asked);
-  return fine(secret);
+  const who = known ? `person ${known.person}` : `login ${hashOf(asked)}`;
+  return inTurn(who, async () => {
+    const pauses = pausesOf(who, sender);
+    const wait = await beginTry(em, pauses, new Date());
+    if (wait > 0) return throttled(wait);
+    const good = await verify(known?.passwordHash ?? (await hashOfNobody()), password).catch(
+      () => false,
+    );
+    if (!known || !good) return wrong();
+    const secret = newSecret();
+    const tries = pauses.map(({ key }) => key);
+    await addSession(em, known.person, hashOf(secret), SESSION_DAYS, tries);
+    return fine(secret);
+  });
 }
 
 export async function openSession(em: EntityManager, person: number): Promise<string> {
@@ -89,26 +118,27 @@ export async function invite(em: EntityManager, person: number): Promise<string 
 export const invitedPerson = (em: EntityManager, secret: string) =>
   personInvited(em, hashOf(secret));
 
-export const passwordProblem = (password: string): string | null =>
-  password.length < SHORTEST_PASSWORD
-    ? `A password has at least ${SHORTEST_PASSWORD} characters.`
-    : password.length > 200
-      ? "A password has at most 200 characters."
-      : null;
-
 /** Takes up an invitation: sets the password and opens a session. */
 export async function acceptInvite(
   em: EntityManager,
   secret: string,
   password: string,
+  endsTokens = false,
 ): Promise<Result<string>> {
-  const problem = passwordProblem(password);
+  const invited = await invitedPerson(em, secret);
+  const problem = passwordProblem(password, invited ? [invited.login, invited.name] : []);
   if (problem) return refused({ code: "invite.password", message: problem, path: "password" });
   const session = newSecret();
-  const isTaken = await takeInvite(em, hashOf(secret), await hashPassword(password), {
-    tokenHash: hashOf(session),
-    days: SESSION_DAYS,
-  });
+  const isTaken = await takeInvite(
+    em,
+    hashOf(secret),
+    await hashPassword(password),
+    {
+      tokenHash: hashOf(session),
+      days: SESSION_DAYS,
+    },
+    endsTokens,
+  );
   return isTaken
     ? fine(session)
     : refused({
@@ -134,7 +164,7 @@ export async function firstAdministrator(
   em: EntityManager,
   given: { workspace: string; login: string; name: string; password: string },
 ): Promise<Result<string>> {
-  const problem = passwordProblem(given.password);
+  const problem = passwordProblem(given.password, [given.login, given.name, given.workspace]);
   if (problem) return refused({ code: "first.password", message: problem, path: "password" });
   if (!/^[\p{L}\p{N}._-]{1,60}$/u.test(given.login))
     return refused({

@@ -1,6 +1,6 @@
 "use client";
 import { useState, type FormEvent } from "react";
-import { Button, Field } from "../kit";
+import { Button, Checkbox, Field } from "../kit";
 import { Cover } from "./Cover";
 import { enter } from "./SignIn";
 
@@ -15,10 +15,11 @@ export function Invited({
   login: string | null;
 }) {
   const [password, setPassword] = useState("");
+  const [endsTokens, setEndsTokens] = useState(false);
   const [error, setError] = useState<string | null>(null);
   const submit = async (event: FormEvent) => {
     event.preventDefault();
-    setError((await enter({ secret, password }, "/"))?.[0].message ?? null);
+    setError((await enter({ secret, password, endsTokens }, "/"))?.[0].message ?? null);
   };
   if (!name)
     return (
@@ -47,6 +48,9 @@ export function Invited({
           autoComplete="new-password"
           autoFocus
         />
+        <Checkbox isSelected={endsTokens} onChange={setEndsTokens}>
+          Programs that act for me have to be let in anew
+        </Checkbox>
         <div>
           <Button type="submit" $look="solid">
             Come in

@@ -3,7 +3,7 @@ import { cookies } from "next/headers";
 
 import { acceptInvite, firstAdministrator, newSession, signIn, signOut } from "@/server/web";
 import { failed, isOurs, readJson, refusedWith, told } from "../../reply";
-import { COOKIE, setSession } from "../../session";
+import { COOKIE, senderOf, setSession } from "../../session";
 
 /** Signing in: with a password, by an invitation, or as the first administrator of an empty workspace. */
 export async function POST(request: Request): Promise<Response> {
@@ -20,9 +20,14 @@ export async function POST(request: Request): Promise<Response> {
     const opened = first.success
       ? await firstAdministrator(em, first.data)
       : invited.success
-        ? await acceptInvite(em, invited.data.secret, invited.data.password)
+        ? await acceptInvite(
+            em,
+            invited.data.secret,
+            invited.data.password,
+            invited.data.endsTokens,
+          )
         : password.success
-          ? await signIn(em, password.data.login, password.data.password)
+          ? await signIn(em, password.data.login, password.data.password, senderOf(request))
           : null;
     if (!opened)
       return refusedWith([{ code: "request", message: "The request is not understood." }], 400);
@@ -31,6 +36,8 @@ export async function POST(request: Request): Promise<Response> {
         opened.problems,
         opened.problems[0].code === "signIn.throttled" ? 429 : 422,
       );
+    const before = (await cookies()).get(COOKIE)?.value;
+    if (before) await signOut(em, before);
     await setSession(opened.value);
     return told(true);
   } catch (error) {
