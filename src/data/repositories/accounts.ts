@@ -72,16 +72,23 @@ export const beginTry = (
     return 0;
   });
 
-/** Opens a session; after a right password the tries before it are forgotten. */
+/** Opens a session; after a right password the tries for that person are forgotten, and this one from its place is taken back. */
 export const addSession = (
   em: EntityManager,
   person: number,
   tokenHash: string,
   days: number,
-  tries: readonly string[] = [],
+  tries?: { readonly forgotten: readonly string[]; readonly takenBack: string },
 ): Promise<void> =>
   unitOfWork(em, async (unit) => {
-    if (tries.length) await unit.nativeDelete(SignInTry, { key: { $in: [...tries] } });
+    if (tries) {
+      await unit.nativeDelete(SignInTry, { key: { $in: [...tries.forgotten] } });
+      await unit.nativeUpdate(
+        SignInTry,
+        { key: tries.takenBack, failures: { $gt: 0 } },
+        { failures: raw("failures - 1") },
+      );
+    }
     unit.create(Session, { tokenHash, person, expiresAt: ahead(days) });
   });
 

@@ -89,8 +89,11 @@ export async function signIn(
     );
     if (!known || !good) return wrong();
     const secret = newSecret();
-    const tries = pauses.map(({ key }) => key);
-    await addSession(em, known.person, hashOf(secret), SESSION_DAYS, tries);
+    const [pair, place, anywhere] = pauses.map(({ key }) => key);
+    await addSession(em, known.person, hashOf(secret), SESSION_DAYS, {
+      forgotten: [pair, anywhere],
+      takenBack: place,
+    });
     return fine(secret);
   });
 }
