@@ -13,7 +13,7 @@ const CORE_ORDER = [
   ["answer"],
   ["figure"],
   ["kinds"],
-  ["bundle", "delivery", "exports"],
+  ["bundle", "delivery", "exports", "plain"],
 ];
 const MAY = {
   core: ["core"],

@@ -17,5 +17,6 @@ export { responseTimeLeft } from "./responseTimeLeft";
 export { resolutionTimeLeft } from "./resolutionTimeLeft";
 export { reassigned } from "./reassigned";
 export { reopened } from "./reopened";
+export { lastChanged } from "./lastChanged";
 export { oldValue } from "./oldValue";
 export { newValue } from "./newValue";

@@ -2,6 +2,7 @@ import { age } from "./age.sql";
 import { ageInStatus } from "./ageInStatus.sql";
 import { cycleTime } from "./cycleTime.sql";
 import { finished } from "./finished.sql";
+import { lastChanged } from "./lastChanged.sql";
 import { leadTime } from "./leadTime.sql";
 import { newValue } from "./newValue.sql";
 import { oldValue } from "./oldValue.sql";
@@ -42,6 +43,7 @@ export const derivedSql = {
   resolutionTimeLeft,
   reassigned,
   reopened,
+  lastChanged,
   oldValue,
   newValue,
 } as const satisfies Record<string, DerivedSql>;

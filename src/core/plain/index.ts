@@ -1,0 +1,2 @@
+export { LONGEST_QUESTION, readQuestion, type Reading } from "./readQuestion";
+export type { Use, UsePart } from "./question";
