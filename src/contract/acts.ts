@@ -1,6 +1,7 @@
 import type { ActContract, Kept } from "./act";
 import { dashboardActs } from "./dashboards";
 import { figureActs } from "./figures";
+import { questionActs } from "./questions";
 import { itemActs } from "./items";
 import { libraryActs } from "./library";
 import { mailActs } from "./mail";
@@ -10,6 +11,7 @@ import { workspaceActs } from "./workspace";
 /** Everything that the rooms can ask for or do. The server takes this; what goes to a browser takes only its types. */
 export const actContracts = {
   ...figureActs,
+  ...questionActs,
   ...libraryActs,
   ...dashboardActs,
   ...mailActs,

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { LONGEST_QUESTION } from "@/core/plain";
 
 const Percent = z.object({
   base: z.enum(["all", "shown", "own row", "own column"]).default("shown"),
@@ -13,15 +14,21 @@ export const GroupValue = z.union([
 ]);
 export type GroupValue = z.infer<typeof GroupValue>;
 
-/** A sentence, or the definition that it stands for. */
+/** A sentence, the definition that it stands for, or a question in everyday words. */
 const asked = {
   sentence: z.string().optional(),
+  question: z.string().max(LONGEST_QUESTION).optional(),
   definition: z.unknown().optional(),
   now: z.string().optional(),
 };
-const oneOf = { message: "send a sentence or a definition, one of them" };
-const isOne = (body: { sentence?: string; definition?: unknown }) =>
-  (body.sentence === undefined) !== (body.definition === undefined);
+const oneOf = { message: "send a sentence, a definition or a question, one of them" };
+const isOne = (body: { sentence?: string; definition?: unknown; question?: string }) =>
+  [body.sentence, body.definition, body.question].filter((one) => one !== undefined).length === 1;
+
+export const ReadRequest = z.strictObject({
+  question: z.string().max(LONGEST_QUESTION),
+  now: z.string().optional(),
+});
 
 export const AnswerRequest = z
   .strictObject({
@@ -53,4 +60,6 @@ export interface ProblemDetails {
   readonly at?: { readonly from: number; readonly to: number };
   readonly nearest?: readonly string[];
   readonly expected?: readonly string[];
+  /** How a question could be read that is not sure. */
+  readonly readings?: readonly object[];
 }

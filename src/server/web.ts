@@ -11,7 +11,7 @@ export { watchRecords } from "./live/live";
 export { roomFacts } from "./viewer/facts";
 export { deskOf, sightOf, type Desk } from "./viewer/viewpoint";
 export * from "./accounts/signIn";
-export { apiAnswer, apiRecords, type Reply } from "./api/answer";
+export { apiAnswer, apiRead, apiRecords, type Reply } from "./api/answer";
 export { ourBug, tooSlow, unreachable, badRequest } from "./api/problems";
 export { answerTile, beginTiles } from "./dashboards/tile";
 export { beginFigure } from "./reports/begin";

@@ -46,6 +46,12 @@ const MOST_READINGS = 6;
  */
 export function readQuestion(text: string, context: AskContext): readonly Reading[] {
   const asked = text.slice(0, LONGEST_QUESTION);
+  const strict = parseSentence(asked, context);
+  if (strict.ok && text.length <= LONGEST_QUESTION) {
+    const sentence = printReport(strict.value, context.catalog);
+    const whole: Use = { from: 0, to: text.length, part: "kind", rule: "a sentence as it stands" };
+    return [{ report: strict.value, sentence, uses: [whole], isSure: true, doubts: [] }];
+  }
   const first = readOnce(asked, context, []);
   const readings = [first.reading];
   for (const choice of first.choices)

@@ -10,6 +10,7 @@ import { itemActs } from "./items";
 import { libraryActs } from "./library";
 import { mailActs } from "./mail";
 import { noteActs } from "./notes";
+import { questionActs } from "./questions";
 import { workspaceActs } from "./workspace";
 
 /** Everything that the rooms can ask for or do. */
@@ -20,6 +21,7 @@ export const acts: ActsOf<typeof actContracts> = {
   ...mailActs,
   ...noteActs,
   ...itemActs,
+  ...questionActs,
   ...workspaceActs,
 };
 

@@ -1,8 +1,9 @@
 import { ReportSchema } from "@/core/kinds/schemas";
 import { checkReport, parseSentence, printReport, type Report } from "@/core/kinds";
 import { plannedOf, recordsBody } from "@/core/kinds/planned";
+import { readQuestion, type Reading } from "@/core/plain";
 import { instantText, parseInstant } from "@/core/time";
-import { AnswerRequest, RecordsRequest, type ProblemDetails } from "@/contract/api";
+import { AnswerRequest, ReadRequest, RecordsRequest, type ProblemDetails } from "@/contract/api";
 import { type EntityManager, runPlan } from "@/data";
 import type { Clock } from "../clock";
 import { asRefused, Refused } from "../refused";
@@ -17,7 +18,7 @@ import {
 import { columnsOf } from "../reports/columns";
 import { deskOf, type Desk } from "../viewer/viewpoint";
 import { viewerOfToken } from "../accounts/tokens";
-import { badDefinition, badRequest, badSentence, noToken, notAllowed } from "./problems";
+import { badDefinition, badRequest, badSentence, doubtful, noToken, notAllowed } from "./problems";
 
 export type Reply =
   | { readonly status: 200; readonly body: object }
@@ -34,19 +35,67 @@ async function readAsked(
   em: EntityManager,
   clock: Clock,
   token: string | null,
-  asked: { sentence?: string; definition?: unknown; now?: string },
+  asked: { sentence?: string; definition?: unknown; question?: string; now?: string },
 ): Promise<Asked | Reply> {
+  const desk = await deskOfProgram(em, clock, token, asked.now);
+  if ("status" in desk) return desk;
+  if (asked.question !== undefined) return readSure(asked.question, desk);
+  if (asked.sentence === undefined) return readDefinition(asked.definition, desk);
+  const parsed = parseSentence(asked.sentence, desk.view);
+  return parsed.ok ? { report: parsed.value, desk } : refuse(badSentence(parsed.problems[0]));
+}
+
+async function deskOfProgram(
+  em: EntityManager,
+  clock: Clock,
+  token: string | null,
+  now: string | undefined,
+): Promise<Desk | Reply> {
   const viewer = token === null ? null : await viewerOfToken(em, token);
   if (!viewer) return refuse(noToken());
-  const asOf = asked.now === undefined ? undefined : parseInstant(asked.now);
+  const asOf = now === undefined ? undefined : parseInstant(now);
   if (asOf === null)
     return refuse(badRequest("now must be an ISO 8601 instant with Z or an offset"));
   if (asOf !== undefined && viewer.role !== "administrator")
     return refuse(notAllowed("only administrators may ask as of another instant"));
-  const desk = await deskOf(em, viewer, clock, asOf);
-  if (asked.sentence === undefined) return readDefinition(asked.definition, desk);
-  const parsed = parseSentence(asked.sentence, desk.view);
-  return parsed.ok ? { report: parsed.value, desk } : refuse(badSentence(parsed.problems[0]));
+  return deskOf(em, viewer, clock, asOf);
+}
+
+/** A question that can be read in one way, with nothing left over; any other is refused with its readings. */
+function readSure(question: string, desk: Desk): Asked | Reply {
+  const readings = readQuestion(question, desk.view);
+  const [best] = readings;
+  return best?.isSure
+    ? { report: best.report, desk }
+    : refuse(doubtful(readings.map(readingBody), best?.doubts ?? []));
+}
+
+/** A reading as programs take it. */
+const readingBody = ({ report, sentence, isSure, doubts, uses }: Reading) => ({
+  sentence,
+  definition: report,
+  sure: isSure,
+  doubts,
+  uses,
+});
+
+/** POST /api/v1/read: the readings of a question, the best first. */
+export async function apiRead(
+  em: EntityManager,
+  clock: Clock,
+  token: string | null,
+  body: unknown,
+): Promise<Reply> {
+  const unreadable = unreadableIn(body);
+  if (unreadable)
+    return refuse(token === null ? noToken() : badRequest(unreadableWords(unreadable)));
+  const request = ReadRequest.safeParse(body);
+  if (!request.success)
+    return refuse(token === null ? noToken() : badRequest(firstIssue(request.error)));
+  const desk = await deskOfProgram(em, clock, token, request.data.now);
+  if ("status" in desk) return desk;
+  const readings = readQuestion(request.data.question, desk.view);
+  return { status: 200, body: { readings: readings.map(readingBody) } };
 }
 
 /** A definition in place of a sentence: the same report, as files and the rooms keep it. */

@@ -38,6 +38,19 @@ export const badDefinition = (problem: Problem): ProblemDetails =>
     "The definition cannot be answered",
     `${problem.path ? `${problem.path}: ` : ""}${problem.message}`,
   );
+/** A question that is not understood for sure, with how it could be read. */
+export const doubtful = (
+  readings: readonly object[],
+  doubts: readonly string[],
+): ProblemDetails => ({
+  ...details(
+    422,
+    "doubtful",
+    "The question is not understood for sure",
+    doubts.length ? doubts.join("; ") : "Nothing in it can be asked",
+  ),
+  readings,
+});
 export const tooSlow = (): ProblemDetails =>
   details(
     503,

@@ -8,6 +8,8 @@ export interface DialogProps {
   readonly title?: string;
   /** What it is called where it has no title. */
   readonly label?: string;
+  /** It has a figure and more to choose from in it. */
+  readonly isWide?: boolean;
   readonly isOpen: boolean;
   readonly onOpenChange: (open: boolean) => void;
   readonly children: ReactNode;

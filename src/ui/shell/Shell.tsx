@@ -18,10 +18,10 @@ import { later, SightContext, useFetchAhead, useShortcuts, Zone, type Shortcut }
 import { Mark } from "./Mark";
 import { PinList, PinMenu } from "./Pins";
 import { Beside, Skip, Spine } from "./Spine";
-import { keepTyped } from "./typedAhead";
+import { keepTyped, takeTyped } from "./typedAhead";
 import { You, type ViewerWords } from "./You";
 
-const QuickBox = later(() => import("./QuickBox"), "QuickBox");
+const AskBox = later(() => import("../ask"), "AskBox");
 const Keys = later(() => import("./Keys"), "Keys");
 
 interface ShellProps {
@@ -51,7 +51,7 @@ const everywhere = (call: (what: Called) => void): Shortcut[] => [
 
 /** The spine with the rooms, and what can be called up from every room. */
 export function Shell({ viewer, workspace, zone, sight, pins, children }: ShellProps) {
-  useFetchAhead(QuickBox);
+  useFetchAhead(AskBox);
   const path = usePathname();
   const [called, setCalled] = useState<Called | null>(null);
   const call = (what: Called) => {
@@ -85,7 +85,7 @@ export function Shell({ viewer, workspace, zone, sight, pins, children }: ShellP
             className="quick"
             aria-label="Say or find (Ctrl K)"
             onPress={() => call("quick box")}
-            onHoverStart={() => void QuickBox.fetch()}
+            onHoverStart={() => void AskBox.fetch()}
           >
             <Search size={16} aria-hidden />
             {wide && (
@@ -111,7 +111,7 @@ export function Shell({ viewer, workspace, zone, sight, pins, children }: ShellP
         <div id="room" tabIndex={-1} style={{ minWidth: 0, outline: "none", boxShadow: "none" }}>
           <SightContext.Provider value={sight}>{children}</SightContext.Provider>
         </div>
-        {called === "quick box" && <QuickBox onClose={close} />}
+        {called === "quick box" && <AskBox onClose={close} takeTyped={takeTyped} />}
         {called === "keys" && <Keys onClose={close} />}
       </Beside>
     </Zone.Provider>

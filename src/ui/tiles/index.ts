@@ -1,4 +1,5 @@
 export { AnsweredTile } from "./AnsweredTile";
+export { RowsTable } from "./tileStyle";
 export { deckMoved, laidIn, withoutDeck } from "./decks";
 export { filterTitle } from "./filterTitle";
 export { movedUp, rowsOf, settleTiles, tileAfterKey } from "./layout";

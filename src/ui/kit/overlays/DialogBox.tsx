@@ -3,21 +3,21 @@ import { Dialog, Heading, Modal, ModalOverlay } from "react-aria-components";
 import styled from "styled-components";
 import type { DialogProps } from "../Dialog";
 
-const Overlay = styled(ModalOverlay)`
+const Overlay = styled(ModalOverlay)<{ $wide?: boolean }>`
   position: fixed;
   inset: 0;
   background: rgba(28, 24, 38, 0.45);
   display: grid;
   place-items: start center;
-  padding-top: 12vh;
+  padding-top: ${(p) => (p.$wide ? "36px" : "12vh")};
   z-index: 50;
 `;
-const Box = styled(Modal)`
+const Box = styled(Modal)<{ $wide?: boolean }>`
   background: var(--salt);
   border-top: 3px solid var(--plum);
   box-shadow: var(--shade);
-  width: min(520px, calc(100vw - 32px));
-  max-height: 76vh;
+  width: min(${(p) => (p.$wide ? 1100 : 520)}px, calc(100vw - 32px));
+  max-height: ${(p) => (p.$wide ? "calc(100vh - 72px)" : "76vh")};
   overflow: auto;
   outline: none;
 `;
@@ -31,10 +31,17 @@ const Inner = styled(Dialog)`
   }
 `;
 
-export function DialogBox({ title, label, isOpen, onOpenChange, children }: DialogProps) {
+export function DialogBox({
+  title,
+  label,
+  isWide = false,
+  isOpen,
+  onOpenChange,
+  children,
+}: DialogProps) {
   return (
-    <Overlay isOpen={isOpen} onOpenChange={onOpenChange} isDismissable>
-      <Box>
+    <Overlay isOpen={isOpen} onOpenChange={onOpenChange} isDismissable $wide={isWide}>
+      <Box $wide={isWide}>
         <Inner aria-label={title ? undefined : label}>
           {title && <Heading slot="title">{title}</Heading>}
           {children}

@@ -1,0 +1,4 @@
+import { apiRead } from "@/server/web";
+import { programDoor } from "../door";
+
+export const POST = programDoor(apiRead);

@@ -1,0 +1,66 @@
+import type { NearLine, QuestionRead, ReadingLine } from "@/contract/questions";
+import { numberText } from "@/core/base";
+import { PLAIN_DRESS } from "@/core/definition";
+import { checkReport, isDrawable, offersOf, printReport, type Report } from "@/core/kinds";
+import { nearTo, pictured, readQuestion } from "@/core/plain";
+import type { EntityManager } from "@/data";
+import { findTwins } from "../library/reports";
+import { asRefused, Refused } from "../refused";
+import { askFigure } from "../reports/room";
+import type { Desk } from "../viewer/viewpoint";
+
+/** How many readings are counted: the others are told without a figure. */
+const MOST_COUNTED = 4;
+/** How many questions are offered where nothing was understood. */
+const MOST_OFFERS = 3;
+
+/** The readings of a question with what each comes to, what else could be asked, and what asks it already. */
+export async function readingsOf(
+  em: EntityManager,
+  desk: Desk,
+  question: string,
+): Promise<QuestionRead> {
+  const { view, viewer } = desk;
+  const readings = readQuestion(question, view);
+  const lines: ReadingLine[] = [];
+  const inWords = (report: Report) => printReport(pictured(report, view), view.catalog);
+  for (const [i, { report, sentence, uses, isSure, doubts }] of readings.entries())
+    lines.push({
+      report: pictured(report, view),
+      sentence,
+      pictured: inWords(report),
+      uses,
+      isSure,
+      doubts,
+      figure: i < MOST_COUNTED ? await figureIn(em, desk, report) : null,
+    });
+  const [best] = readings;
+  const near: NearLine[] = [];
+  const others = best
+    ? nearTo(best.report, view)
+    : offersOf({ id: "items" }, view)
+        .slice(0, MOST_OFFERS)
+        .map((report) => ({ label: printReport(report, view.catalog), report }));
+  for (const { label, report } of others)
+    near.push({
+      label,
+      pictured: inWords(report),
+      figure: await figureIn(em, desk, report),
+    });
+  if (!best) return { readings: [], near, there: [] };
+  const there = await findTwins(em, viewer, view.catalog, best.report, null);
+  return { readings: lines, near, there };
+}
+
+/** What a report comes to in a word: its total, or how many records it lists. */
+async function figureIn(em: EntityManager, desk: Desk, report: Report): Promise<string | null> {
+  if (checkReport(report, desk.view).length) return null;
+  try {
+    const shown = await askFigure(em, desk, report, PLAIN_DRESS);
+    if (!isDrawable(shown)) return numberText(shown.records.count);
+    return shown.kind === "count" ? shown.figure.total.words : null;
+  } catch (error) {
+    if (asRefused(error) instanceof Refused) return null;
+    throw error;
+  }
+}

@@ -1,0 +1,200 @@
+"use client";
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { CornerDownRight, LayoutDashboard, ScrollText, Ticket } from "lucide-react";
+import { useRouter } from "next/navigation";
+import { useEffect, useMemo, useState } from "react";
+import {
+  Autocomplete,
+  Header,
+  Input,
+  ListBox,
+  ListBoxItem,
+  ListBoxSection,
+  TextField,
+} from "react-aria-components";
+import type { QuestionRead } from "@/contract/questions";
+import type { Found } from "@/contract/workspace";
+import { ask, Button, Dialog } from "../kit";
+import { Answered } from "./Answered";
+import { AsRead } from "./AsRead";
+import { Box, Others, Sentence } from "./askStyle";
+import { hrefOf, sectionsOf } from "./sections";
+
+const ICONS = {
+  item: Ticket,
+  report: ScrollText,
+  dashboard: LayoutDashboard,
+  sentence: CornerDownRight,
+} as const;
+
+interface AskProps {
+  readonly onClose: () => void;
+  /** What was typed while this was on its way. */
+  readonly takeTyped: () => string;
+}
+
+/** Takes a question, a sentence, a name or an item key, from anywhere. */
+export const AskBox = (props: AskProps) => (
+  <Dialog label="Say or find" isOpen isWide onOpenChange={props.onClose}>
+    <Asking {...props} />
+  </Dialog>
+);
+
+/** What was asked last: closing loses nothing. */
+let lastAsked = "";
+
+const SETTLED_MS = 120;
+const NOTHING: QuestionRead = { readings: [], near: [], there: [] };
+const NONE: readonly Found[] = [];
+
+/** Words that nobody is typing at any more. */
+function useSettledWords(words: string): string {
+  const [asked, setAsked] = useState(words);
+  useEffect(() => {
+    const timer = setTimeout(() => setAsked(words), SETTLED_MS);
+    return () => clearTimeout(timer);
+  }, [words]);
+  return asked;
+}
+
+/** What is called so, and what the words ask when they are a question. */
+function useAnswers(asked: string) {
+  const enabled = asked.trim() !== "";
+  const found = useQuery({
+    queryKey: ["find", asked],
+    queryFn: ({ signal }) => ask("find", { words: asked }, signal),
+    enabled,
+    placeholderData: keepPreviousData,
+  });
+  const read = useQuery({
+    queryKey: ["readQuestion", asked],
+    queryFn: ({ signal }) => ask("readQuestion", { question: asked.slice(0, 800) }, signal),
+    enabled,
+    placeholderData: keepPreviousData,
+  });
+  return {
+    found: found.data ?? NONE,
+    read: read.data ?? NOTHING,
+    isFetching: found.isFetching || read.isFetching,
+    isAsked: !found.isPlaceholderData && !read.isPlaceholderData,
+  };
+}
+
+function Asking({ onClose, takeTyped }: AskProps) {
+  const [words, setWords] = useState(lastAsked);
+  const asked = useSettledWords(words);
+  const router = useRouter();
+  useEffect(() => {
+    const typed = takeTyped();
+    if (typed) setWords(typed);
+  }, [takeTyped]);
+  useEffect(() => void (lastAsked = words), [words]);
+  const { found, read, isFetching, isAsked: isAnswered } = useAnswers(asked);
+  const go = (href: string) => {
+    lastAsked = "";
+    onClose();
+    router.push(href);
+  };
+  const isAsked = asked.trim() !== "";
+  const [best] = isAsked ? read.readings : [];
+  const sections = useMemo(
+    () => (isAsked ? sectionsOf(found, read, asked) : []),
+    [found, read, asked, isAsked],
+  );
+  const first =
+    sections[0]?.key === "found" ? sections[0].options[0]?.href : best && hrefOf(best.pictured);
+  const hasNone = isAsked && !best && sections.length === 0 && !isFetching && asked === words;
+  return (
+    <Box>
+      <Autocomplete inputValue={words} onInputChange={setWords}>
+        <div className="say">
+          <TextField aria-label="Say what to count, or find something" autoFocus>
+            <Input
+              placeholder="how many faults are open by team"
+              maxLength={10_000}
+              onFocus={(event) => event.currentTarget.select()}
+              onKeyDown={(event) => {
+                if (event.key !== "Enter") return;
+                // What is listed belongs to other words as long as these have not been asked.
+                if (
+                  asked === words &&
+                  isAnswered &&
+                  first &&
+                  !event.currentTarget.getAttribute("aria-activedescendant")
+                )
+                  go(first);
+              }}
+            />
+          </TextField>
+          {best && best.uses.length > 1 && <AsRead question={asked} reading={best} />}
+        </div>
+        {best && (
+          <Sentence>
+            <p role="status">
+              {best.sentence}
+              {best.doubts.length > 0 && (
+                <span className="unseen">; in doubt: {best.doubts.join("; ")}</span>
+              )}
+            </p>
+            <Button $look="solid" onPress={() => go(hrefOf(best.pictured))}>
+              Open as report
+            </Button>
+          </Sentence>
+        )}
+        <div className={best ? "read" : ""}>
+          {best && (
+            <div className="figure" role="group" aria-label="Its figure">
+              <Answered report={best.report} onOpen={() => go(hrefOf(best.pictured))} />
+            </div>
+          )}
+          {(sections.length > 0 || best) && (
+            <Others>
+              <ListBox
+                className="list"
+                aria-label="Found"
+                selectionMode="none"
+                onAction={(href) => asked === words && go(String(href))}
+              >
+                {sections.map(({ key, head, tail, options }) => (
+                  <ListBoxSection key={key}>
+                    <Header className="head">
+                      {head} <i>{tail}</i>
+                    </Header>
+                    {options.map(({ href, words: said, about, kind, figure }) => {
+                      const Icon = ICONS[kind];
+                      return (
+                        <ListBoxItem key={href} id={href} className="one" textValue={said}>
+                          <Icon aria-hidden />
+                          <span>{said}</span>
+                          {figure ? <b>{figure}</b> : <em>{about}</em>}
+                        </ListBoxItem>
+                      );
+                    })}
+                  </ListBoxSection>
+                ))}
+              </ListBox>
+            </Others>
+          )}
+        </div>
+      </Autocomplete>
+      {hasNone && (
+        <p className="none" role="status">
+          Nothing is called that, and none of it could be read as a question.
+        </p>
+      )}
+      {isAsked && (
+        <div className="keys" aria-hidden>
+          <span>
+            <b>Enter</b>opens
+          </span>
+          <span>
+            <b>↑ ↓</b>other readings
+          </span>
+          <span>
+            <b>Esc</b>closes
+          </span>
+        </div>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,1 @@
+export { AskBox } from "./AskBox";
