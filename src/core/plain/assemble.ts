@@ -1,4 +1,3 @@
-import type { AskContext } from "../catalog";
 import { addDays } from "../time";
 import { DAYS_AGO, FINISHED_STATE } from "./clauses";
 import { isAboutOpen, OPEN, valueConditions, type Draft, type GroupSaid } from "./draft";
@@ -9,21 +8,27 @@ import { ITEM_DATE, USUAL_DATE } from "./words/events";
 /** The grain at which a stretch of so many days is told where none is said. */
 const grainFor = (days: number): string => (days <= 14 ? "day" : days <= 100 ? "week" : "month");
 
+/** What a question became: its sentence, and for the places of its words the parts of the sentence that they are. */
+export interface Assembled {
+  readonly sentence: string;
+  readonly means: ReadonlyMap<number, string>;
+}
+
 /** Puts what a question said into a sentence. */
-export function sentenceOf(draft: Draft, times: Times, context: AskContext): string {
-  const said = new Assembly(draft, times, context);
-  return said.sentence();
+export function assembled(draft: Draft, times: Times): Assembled {
+  const assembly = new Assembly(draft, times);
+  return { sentence: assembly.sentence(), means: assembly.means };
 }
 
 class Assembly {
   private readonly subject: string;
   private readonly usual: string;
-  private used = new Set<Time>();
+  private readonly used = new Set<Time>();
+  readonly means = new Map<number, string>();
 
   constructor(
     private readonly draft: Draft,
     private readonly times: Times,
-    private readonly context: AskContext,
   ) {
     this.subject = draft.subject ?? "items";
     this.usual = USUAL_DATE[this.subject] ?? ITEM_DATE;
@@ -179,6 +184,7 @@ class Assembly {
     if (axis?.kind === "period") {
       this.used.add(axis);
       period = ` for ${axis.period}`;
+      this.means.set(axis.from, `for ${axis.period}`);
     } else if (axis?.kind === "since") {
       this.used.add(axis);
       period = ` for ${this.sinceAsPeriod(axis.day)}`;
@@ -227,6 +233,8 @@ class Assembly {
     const by = firstSplit === -1 ? sorted : sorted.slice(0, firstSplit);
     const split = firstSplit === -1 ? undefined : sorted[firstSplit];
     const top = draft.top === null ? "" : ` top ${draft.top}`;
+    for (const group of sorted)
+      this.means.set(group.at, `${group === split ? "split by" : "by"} ${text(group)}`);
     const groups = by.map((group, i) => `${text(group)}${i === 0 ? top : ""}`).join(" then ");
     return ` by ${groups}${split ? ` split by ${text(split)}` : ""}`;
   }
@@ -251,6 +259,9 @@ class Assembly {
       field: reached[value.field] ?? value.field,
     }));
     const parts = [...draft.conditions, ...valueConditions(values)];
+    for (const { text, at } of draft.conditions) this.means.set(at, this.withDays(text));
+    for (const value of values)
+      this.means.set(value.at, valueConditions(values.filter(({ at }) => at === value.at))[0].text);
     for (const time of draft.times) {
       if (this.used.has(time) || this.isStood(time)) continue;
       const date = this.dateNear(time.from);
@@ -258,6 +269,7 @@ class Assembly {
       if (date === "due" && !parts.some(({ text }) => text === OPEN))
         parts.push({ text: OPEN, at: -1 });
       parts.push({ text: `${date} ${timeText(time)}`, at: time.from });
+      this.means.set(time.from, `${date} ${timeText(time)}`);
       this.used.add(time);
     }
     const isDated = draft.groups.some(({ grain }) => grain) || this.draft.history !== null;
@@ -289,7 +301,6 @@ class Assembly {
   }
 
   private shape(): string {
-    void this.context;
     return this.draft.shape ? ` as ${this.draft.shape}` : "";
   }
 }

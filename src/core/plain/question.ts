@@ -7,6 +7,8 @@ export interface Use {
   readonly part: UsePart;
   /** The rule in a few words, or what the stretch was taken for. */
   readonly rule: string;
+  /** The part of the sentence that it became, where that is one. */
+  readonly means?: string;
 }
 export type UsePart =
   | "kind"

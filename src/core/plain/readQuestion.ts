@@ -1,6 +1,6 @@
 import type { AskContext, Catalog } from "../catalog";
 import { parseSentence, printReport, type Report } from "../kinds";
-import { sentenceOf } from "./assemble";
+import { assembled, type Assembled } from "./assemble";
 import {
   FIELD_LIST,
   readAmounts,
@@ -142,7 +142,8 @@ function readOnce(
     draft.history === null &&
     draft.measure === null;
   if (isEmpty) return { reading: null, choices: [] };
-  const parsed = parseSentence(sentenceOf(draft, times, context), context);
+  const said = assembled(draft, times);
+  const parsed = parseSentence(said.sentence, context);
   if (!parsed.ok) return { reading: null, choices: [] };
   const doubts = [
     ...draft.doubts,
@@ -153,12 +154,26 @@ function readOnce(
     reading: {
       report: parsed.value,
       sentence: printReport(parsed.value, catalog),
-      uses: [...question.uses].sort((a, b) => a.from - b.from),
+      uses: [...question.uses]
+        .sort((a, b) => a.from - b.from)
+        .map((use) => ({ ...use, ...meansOf(use, said, draft) })),
       isSure: doubts.length === 0,
       doubts,
     },
     choices,
   };
+}
+
+/** The part of the sentence that a stretch became. */
+function meansOf(use: Use, { means }: Assembled, draft: Draft): { means?: string } {
+  if (use.part === "filler" || use.part === "not understood") return {};
+  const own = means.get(use.from);
+  if (own) return { means: own };
+  if (use.part === "subject" && draft.subject) return { means: draft.subject };
+  if (use.part === "shape" && draft.shape) return { means: `as ${draft.shape}` };
+  if (use.part === "measure" && draft.measure) return { means: draft.measure };
+  if (use.part === "order" && draft.sort) return { means: `sorted by ${draft.sort}` };
+  return {};
 }
 
 function readAsks(question: Question, draft: Draft): void {

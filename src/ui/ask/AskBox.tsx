@@ -19,6 +19,7 @@ import { Answered } from "./Answered";
 import { AsRead } from "./AsRead";
 import { Box, Others, Sentence } from "./askStyle";
 import { hrefOf, sectionsOf } from "./sections";
+import { sentenceWords } from "./stretches";
 
 const ICONS = {
   item: Ticket,
@@ -106,7 +107,7 @@ function Asking({ onClose, takeTyped }: AskProps) {
   const hasNone = isAsked && !best && sections.length === 0 && !isFetching && asked === words;
   return (
     <Box>
-      <Autocomplete inputValue={words} onInputChange={setWords}>
+      <Autocomplete inputValue={words} onInputChange={setWords} disableAutoFocusFirst>
         <div className="say">
           <TextField aria-label="Say what to count, or find something" autoFocus>
             <Input
@@ -131,7 +132,9 @@ function Asking({ onClose, takeTyped }: AskProps) {
         {best && (
           <Sentence>
             <p role="status">
-              {best.sentence}
+              {sentenceWords(best.sentence).map(({ text, joins }, i) =>
+                joins ? <i key={i}>{text}</i> : <span key={i}>{text}</span>,
+              )}
               {best.doubts.length > 0 && (
                 <span className="unseen">; in doubt: {best.doubts.join("; ")}</span>
               )}

@@ -26,7 +26,7 @@ export function stretchesOf(
   { uses, doubts }: Pick<ReadingLine, "uses" | "doubts">,
 ): readonly Stretch[] {
   const stretches: Stretch[] = [];
-  for (const { from, to, part, rule } of uses) {
+  for (const { from, to, part, rule, means } of uses) {
     const words = question.slice(from, to).trim();
     if (!words) continue;
     const last = stretches[stretches.length - 1];
@@ -44,9 +44,28 @@ export function stretchesOf(
         )
           ? "guess"
           : "sure",
-        means: rule,
-        rule: PART_WORDS[part] ?? "",
+        means: means ?? rule,
+        rule: means ? rule : (PART_WORDS[part] ?? ""),
       });
   }
   return stretches;
+}
+
+const JOINING =
+  /("(?:[^"\\\\]|\\\\.)*")|(?<= )(?:where|and|or|split by|by|for|as it stood on|as|then|per|compared with|sorted by|showing|of|from|to|at)(?= )/g;
+
+/** A sentence with its joining words apart, the first letter large. */
+export function sentenceWords(sentence: string): readonly { text: string; joins: boolean }[] {
+  const large = sentence.charAt(0).toUpperCase() + sentence.slice(1);
+  const parts: { text: string; joins: boolean }[] = [];
+  let from = 0;
+  for (const match of large.matchAll(JOINING)) {
+    if (match[1]) continue;
+    parts.push(
+      { text: large.slice(from, match.index), joins: false },
+      { text: match[0], joins: true },
+    );
+    from = match.index + match[0].length;
+  }
+  return [...parts, { text: large.slice(from), joins: false }].filter(({ text }) => text !== "");
 }

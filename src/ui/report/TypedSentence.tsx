@@ -10,12 +10,14 @@ import {
   useState,
   type KeyboardEvent,
 } from "react";
+import { useQuery } from "@tanstack/react-query";
 import styled from "styled-components";
+import type { ReadingLine } from "@/contract/questions";
 import type { AskContext } from "@/core/catalog";
 
 import type { Problem } from "@/core/base";
 
-import { Button } from "../kit";
+import { ask, Button } from "../kit";
 import { sayStyle } from "./sentenceStyle";
 
 const Frame = styled.div<{ $length: number }>`
@@ -143,6 +145,35 @@ interface TypedProps {
   readonly onBack: (left?: string) => void;
 }
 
+const SETTLED_MS = 200;
+
+/** How words that are no sentence could be read, once nobody types at them; what was taken can be put back. */
+function useReading(words: string, setText: (text: string) => void) {
+  const [asked, setAsked] = useState("");
+  const [taken, setTaken] = useState<string | null>(null);
+  useEffect(() => {
+    const timer = setTimeout(() => setAsked(words.trim()), words ? SETTLED_MS : 0);
+    return () => clearTimeout(timer);
+  }, [words]);
+  const { data } = useQuery({
+    queryKey: ["readQuestion", asked],
+    queryFn: ({ signal }) => ask("readQuestion", { question: asked.slice(0, 800) }, signal),
+    enabled: asked.length > 2,
+  });
+  return {
+    reading: words && asked === words.trim() ? data?.readings[0] : undefined,
+    put: ({ pictured }: ReadingLine) => {
+      setTaken(words);
+      setText(pictured);
+    },
+    taken,
+    takeBack: () => {
+      if (taken !== null) setText(taken);
+      setTaken(null);
+    },
+  };
+}
+
 /** The whole sentence typed, with completion; the report follows while it can be read, and the first wrong word is marked. */
 export function TypedSentence({ context, start, onRead, onProblem, onBack }: TypedProps) {
   const [text, setText] = useState(start);
@@ -185,6 +216,7 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
     return () => clearTimeout(timer);
   }, [text]); // eslint-disable-line react-hooks/exhaustive-deps
 
+  const { reading, put, taken, takeBack } = useReading(parsed.ok ? "" : text, setText);
   const replace = (from: number, to: number, words: string) => {
     const next = text.slice(0, from) + words + text.slice(to);
     setText(next);
@@ -221,6 +253,7 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
     } else if (event.key === "Enter") {
       event.preventDefault();
       if (isOpen && problem && marked >= 0) take(completions.list[marked]);
+      else if (reading) put(reading);
       else if (parsed.ok) {
         onRead(parsed.value);
         onBack();
@@ -277,7 +310,21 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
         />
       </Frame>
       <ErrorLine id={`${id}-error`} role="status">
-        {problem && !isStillTyping && (
+        {reading && (
+          <>
+            <span>{reading.isSure ? "Read as" : `It may mean (${reading.doubts[0]})`}</span>
+            <Button $small $look="line" onPress={() => put(reading)}>
+              {reading.sentence}
+            </Button>
+            <span className="key">Enter takes it</span>
+          </>
+        )}
+        {parsed.ok && taken !== null && (
+          <Button $small onPress={takeBack}>
+            Back to “{taken}”
+          </Button>
+        )}
+        {problem && !isStillTyping && !reading?.isSure && (
           <>
             <CircleAlert size={17} aria-hidden />
             <span>
@@ -297,7 +344,7 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
             {problem.nearest?.[0] && <span className="key">Ctrl Enter mends it</span>}
           </>
         )}
-        {problem && isStillTyping && <span className="key">{problem.message}</span>}
+        {problem && isStillTyping && !reading && <span className="key">{problem.message}</span>}
       </ErrorLine>
       {isListed && completions.list.length > 0 && (
         <List>

@@ -3,7 +3,7 @@ export const FILLERS: readonly string[] = [
   "a|an|the|of|in|on|at|to|for|from|with|by|as|and|or|per|is|are|was|were|be|been|being|am|it|its|their|them|they|there|here",
   "do|does|did|done by|has|have|had|having|get|got|gets|that|which|who|whom|whose|what|what's|whats|who's|where|how|when",
   "we|us|our|ours|you|your|i|i'd|i'm|me|my|i've|let's|lets",
-  "please|(?:can|could|would) you|i would like(?: to)?|i'd like(?: to)?|can|like|want|wants|need|see|show|give|tell|find|get|list|display|draw|make|build|create a|want to|know",
+  "please|pls|plz|hey|dear|(?:can|could|would) you|i would like(?: to)?|i'd like(?: to)?|can|like|want|wants|need|see|show|give|tell|find|get|list|display|draw|make|build|create a|want to|know",
   "all|any|some|every|each|total|overall|altogether|currently|now|right now|at the moment|still|already|yet|just|only|also|so|then|today's",
   "much|many|number|numbers|count|counts|figure|figures|report|reports|chart|graph|plot|table|overview|breakdown|summary|data|view",
   "out|up|these|those|this|ones|one|s|across|within|during|over|between|into|about|than|more|if|not yet",

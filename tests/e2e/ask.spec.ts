@@ -1,0 +1,79 @@
+import { expect, test } from "./lanes";
+import { signIn } from "./support";
+
+/** Questions in everyday words: how they are read, what they come to, and the way on where they are doubtful. */
+test("a question is answered while it is asked, says how it was read, and opens by Enter", async ({
+  page,
+}) => {
+  await signIn(page, "ines");
+  await page.keyboard.press("Control+k");
+  await page.keyboard.type("how many open faults do we have per team");
+  const dialog = page.getByRole("dialog", { name: "Say or find" });
+  await expect(dialog.getByRole("status").first()).toHaveText(
+    "Count faults where status is open by team",
+  );
+  const read = dialog.getByRole("list", { name: "How it was read" });
+  await expect(read.getByText("status is open")).toBeVisible();
+  await expect(read.getByText("by team")).toBeVisible();
+  await expect(
+    dialog.getByRole("group", { name: "Its figure" }).getByRole("button").first(),
+  ).toBeVisible();
+  await expect(dialog.getByRole("option", { name: /^by month/ })).toBeVisible();
+  await page.keyboard.press("Enter");
+  await page.waitForURL(/\/reports\/new\?s=/);
+  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(
+    "count faults where status is open by team as bars",
+  );
+});
+
+test("what is doubtful is lit, and another reading is one key away; closing loses nothing", async ({
+  page,
+}) => {
+  await signIn(page, "ines");
+  await page.keyboard.press("Control+k");
+  await page.keyboard.type("urgent open faults by team");
+  const dialog = page.getByRole("dialog", { name: "Say or find" });
+  const other = dialog.getByRole("option", { name: /priority is any of \(P1, P2\)/ });
+  await expect(other).toBeVisible();
+  await expect(dialog.getByRole("status").first()).toContainText('"urgent" could be 2 things');
+  await page.keyboard.press("Escape");
+  await expect(dialog).toHaveCount(0);
+  await page.keyboard.press("Control+k");
+  await expect(
+    page
+      .getByRole("textbox", { name: "Say what to count, or find something" })
+      .or(page.getByRole("searchbox")),
+  ).toHaveValue("urgent open faults by team");
+  await expect(other).toBeVisible();
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("Enter");
+  await page.waitForURL(/\/reports\/new\?s=/);
+  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(
+    "count faults where priority is any of (P1, P2) and status is open by team as bars",
+  );
+});
+
+test("words of nobody's are told, with questions that can be asked", async ({ page }) => {
+  await signIn(page, "ines");
+  await page.keyboard.press("Control+k");
+  await page.keyboard.type("xyzzy plugh");
+  const dialog = page.getByRole("dialog", { name: "Say or find" });
+  await expect(dialog.getByText("What can be asked")).toBeVisible();
+  await expect(dialog.getByRole("option").first()).toBeVisible();
+});
+
+test("the typed sentence takes a question, and gives the words back", async ({ page }) => {
+  await signIn(page, "ines");
+  await page.goto("/reports/new");
+  await page.getByRole("button", { name: "Type it" }).click();
+  const sentence = page.getByRole("combobox", { name: "The sentence" });
+  await sentence.fill("open faults per service");
+  await expect(
+    page.getByRole("button", { name: "count faults where status is open by service" }),
+  ).toBeVisible();
+  await sentence.press("Escape");
+  await sentence.press("Enter");
+  await expect(sentence).toHaveValue("count faults where status is open by service as bars");
+  await page.getByRole("button", { name: /^Back to/ }).click();
+  await expect(sentence).toHaveValue("open faults per service");
+});
