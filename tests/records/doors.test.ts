@@ -115,6 +115,18 @@ const DOORS: [string, (world: World) => Promise<unknown>][] = [
     ({ em, desk }) =>
       changeItems(em, clock, desk, [{ key: "S1", field: "assignee", to: null, expected: null }]),
   ],
+  [
+    "a question that names a hidden project",
+    act("readQuestion", { question: "open items of Secret refit" }),
+  ],
+  [
+    "a question with a part of its name",
+    act("readQuestion", { question: "how many items are in the secret refit project by assignee" }),
+  ],
+  [
+    "a question with a word near its name",
+    act("readQuestion", { question: "items of Secrat refit" }),
+  ],
   ["the quick box, by key", ({ em, desk }) => find(em, desk, "S1")],
   ["the quick box, by title", ({ em, desk }) => find(em, desk, "Gate")],
   [

@@ -255,9 +255,7 @@ describe("mailings and the mail room", () => {
       (await listMailings(em, builder)).find((line) => line.id === saved.value)!.lastSaid,
     ).toBe("sent to 0; empty for 1, and skipped; not theirs to see for 1");
     await dropMailing(em, builder.viewer, saved.value);
-    expect((await listMailings(em, builder)).map((line) => line.id)).not.toContain(
-      saved.value,
-    );
+    expect((await listMailings(em, builder)).map((line) => line.id)).not.toContain(saved.value);
   });
   test("it needs somebody to go to, something to send, and the right", async () => {
     expect(await mailing({ people: [] })).toMatchObject({

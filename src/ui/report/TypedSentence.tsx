@@ -324,7 +324,7 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
             Back to “{taken}”
           </Button>
         )}
-        {problem && !isStillTyping && !reading?.isSure && (
+        {problem && !isStillTyping && (
           <>
             <CircleAlert size={17} aria-hidden />
             <span>
