@@ -71,7 +71,6 @@ test("the typed sentence takes a question, and gives the words back", async ({ p
   await expect(
     page.getByRole("button", { name: "count faults where status is open by service" }),
   ).toBeVisible();
-  await sentence.press("Escape");
   await sentence.press("Enter");
   await expect(sentence).toHaveValue("count faults where status is open by service as bars");
   await page.getByRole("button", { name: /^Back to/ }).click();

@@ -2,7 +2,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { CornerDownRight, LayoutDashboard, ScrollText, Ticket } from "lucide-react";
 import { useRouter } from "next/navigation";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import {
   Autocomplete,
   Header,
@@ -45,6 +45,8 @@ export const AskBox = (props: AskProps) => (
 let lastAsked = "";
 
 const SETTLED_MS = 120;
+/** Fewer letters are a name that is looked for. */
+const SHORTEST = 3;
 const NOTHING: QuestionRead = { readings: [], near: [], there: [] };
 const NONE: readonly Found[] = [];
 
@@ -61,6 +63,7 @@ function useSettledWords(words: string): string {
 /** What is called so, and what the words ask when they are a question. */
 function useAnswers(asked: string) {
   const enabled = asked.trim() !== "";
+  const isQuestion = asked.trim().length >= SHORTEST;
   const found = useQuery({
     queryKey: ["find", asked],
     queryFn: ({ signal }) => ask("find", { words: asked }, signal),
@@ -70,14 +73,14 @@ function useAnswers(asked: string) {
   const read = useQuery({
     queryKey: ["readQuestion", asked],
     queryFn: ({ signal }) => ask("readQuestion", { question: asked.slice(0, 800) }, signal),
-    enabled,
+    enabled: isQuestion,
     placeholderData: keepPreviousData,
   });
   return {
     found: found.data ?? NONE,
-    read: read.data ?? NOTHING,
+    read: isQuestion ? (read.data ?? NOTHING) : NOTHING,
     isFetching: found.isFetching || read.isFetching,
-    isAsked: !found.isPlaceholderData && !read.isPlaceholderData,
+    isAsked: !found.isPlaceholderData && !(isQuestion && read.isPlaceholderData),
   };
 }
 
@@ -85,9 +88,12 @@ function Asking({ onClose, takeTyped }: AskProps) {
   const [words, setWords] = useState(lastAsked);
   const asked = useSettledWords(words);
   const router = useRouter();
+  const input = useRef<HTMLInputElement>(null);
   useEffect(() => {
     const typed = takeTyped();
     if (typed) setWords(typed);
+    // What was asked last is there, and goes with the first key.
+    else input.current?.select();
   }, [takeTyped]);
   useEffect(() => void (lastAsked = words), [words]);
   const { found, read, isFetching, isAsked: isAnswered } = useAnswers(asked);
@@ -111,9 +117,9 @@ function Asking({ onClose, takeTyped }: AskProps) {
         <div className="say">
           <TextField aria-label="Say what to count, or find something" autoFocus>
             <Input
+              ref={input}
               placeholder="how many faults are open by team"
               maxLength={10_000}
-              onFocus={(event) => event.currentTarget.select()}
               onKeyDown={(event) => {
                 if (event.key !== "Enter") return;
                 // What is listed belongs to other words as long as these have not been asked.

@@ -45,7 +45,7 @@ export function stretchesOf(
           ? "guess"
           : "sure",
         means: means ?? rule,
-        rule: means ? rule : (PART_WORDS[part] ?? ""),
+        rule: means && means !== rule ? rule : (PART_WORDS[part] ?? ""),
       });
   }
   return stretches;
