@@ -1,8 +1,9 @@
 import { z } from "zod";
 import type { Report } from "@/core/kinds";
-import { LONGEST_QUESTION, type Use } from "@/core/plain";
+import { LONGEST_QUESTION, type Taught, type Use } from "@/core/plain";
 import { act } from "./act";
 import type { TwinLine } from "./library";
+import { IdAsk, NothingAsk } from "./shared";
 
 export const QuestionAsk = z.object({ question: z.string().max(LONGEST_QUESTION * 2) });
 
@@ -17,6 +18,8 @@ export interface ReadingLine {
   readonly uses: readonly Use[];
   readonly isSure: boolean;
   readonly doubts: readonly string[];
+  /** What words that could be several things were taken for. */
+  readonly chose: readonly Taught[];
   /** Its figure in a word or two; null where it has no single one. */
   readonly figure: string | null;
 }
@@ -37,6 +40,42 @@ export interface QuestionRead {
   readonly there: readonly TwinLine[];
 }
 
+/** What words of the desk mean. */
+export interface TaughtLine extends Taught {
+  readonly id: number;
+  readonly isForAll: boolean;
+  /** Who said so. */
+  readonly by: string | null;
+}
+
+/** A question that was not understood for sure. */
+export interface DoubtedLine {
+  readonly id: number;
+  readonly question: string;
+  readonly by: string;
+  /** The sentence that was opened in the end. */
+  readonly chosen: string | null;
+  readonly at: string;
+}
+
+export interface WordsShown {
+  readonly taught: readonly TaughtLine[];
+  readonly doubted: readonly DoubtedLine[];
+}
+
+const words = z.string().trim().min(2).max(60);
+export const TeachAsk = z.object({
+  words,
+  means: z.string().trim().min(3).max(500),
+  forAll: z.boolean(),
+});
+export const DoubtedAsk = QuestionAsk.extend({ chosen: z.string().max(2000).nullable() });
+
 export const questionActs = {
   readQuestion: act(QuestionAsk).answers<QuestionRead>(),
+  /** Words for oneself, or for everyone. */
+  teach: act(TeachAsk).answers<number>(),
+  forget: act(IdAsk).answers<true>(),
+  doubted: act(DoubtedAsk).answers<true>(),
+  words: act(NothingAsk).answers<WordsShown>(),
 };

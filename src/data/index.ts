@@ -52,6 +52,7 @@ export {
 } from "./repositories/kept";
 export * from "./repositories/mailings";
 export * from "./repositories/deliveries";
+export * from "./repositories/questions";
 export * from "./repositories/notes";
 export * from "./repositories/reach";
 export * from "./repositories/reports";

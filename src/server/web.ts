@@ -42,3 +42,4 @@ export { log } from "./log";
 export { unreadableIn } from "./untrusted";
 export { isAct, perform } from "./acts";
 export { clockText, localDay, longDayText } from "@/core/time";
+export { wordsShown } from "./questions/words";

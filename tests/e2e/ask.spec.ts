@@ -51,6 +51,49 @@ test("what is doubtful is lit, and another reading is one key away; closing lose
   await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(
     "count faults where priority is any of (P1, P2) and status is open by team as bars",
   );
+  // What was chosen is remembered, and can be forgotten.
+  await page.keyboard.press("Control+k");
+  await page.keyboard.type("urgent faults");
+  await expect(dialog.getByRole("status").first()).toHaveText(
+    "List faults where priority is any of (P1, P2)",
+  );
+  await dialog.getByRole("button", { name: "Forget what urgent means" }).click();
+  await expect(dialog.getByRole("status").first()).toContainText('"urgent" could be 2 things');
+});
+
+test("an administrator teaches a word of the desk to everyone, sees what was in doubt, and forgets it again", async ({
+  page,
+}) => {
+  await signIn(page, "runa");
+  await page.keyboard.press("Control+k");
+  await page.keyboard.type("open faults of the gangway folk");
+  const dialog = page.getByRole("dialog", { name: "Say or find" });
+  await expect(dialog.getByRole("status").first()).toContainText('"gangway" was not understood');
+  await page.keyboard.press("Enter");
+  await page.waitForURL(/\/reports\/new\?s=/);
+  await page.goto("/settings/words");
+  await expect(page.getByRole("table", { name: "Questions in doubt" })).toContainText(
+    "open faults of the gangway folk",
+  );
+  await page.getByLabel("Words", { exact: true }).fill("the gangway folk");
+  await page.getByLabel("Mean", { exact: true }).fill("team is no such team");
+  await page.getByRole("button", { name: "Teach", exact: true }).click();
+  await expect(page.getByText(/^Say a condition, such as priority is P1/)).toBeVisible();
+  await page.getByLabel("Mean", { exact: true }).fill('team is "Landing systems"');
+  await page.getByRole("button", { name: "Teach", exact: true }).click();
+  const words = page.getByRole("table", { name: "Words for everyone" });
+  await expect(words).toContainText("the gangway folk");
+  await page.keyboard.press("Control+k");
+  await page.keyboard.type("open faults of the gangway folk");
+  await expect(dialog.getByRole("status").first()).toHaveText(
+    'List faults where status is open and team is "Landing systems"',
+  );
+  await page.keyboard.press("Escape");
+  await words
+    .getByRole("row", { name: /the gangway folk/ })
+    .getByRole("button", { name: "Forget" })
+    .click();
+  await expect(words).toHaveCount(0);
 });
 
 test("words of nobody's are told, with questions that can be asked", async ({ page }) => {

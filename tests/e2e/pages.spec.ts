@@ -73,6 +73,7 @@ const PAGES = [
   ["item", "/items/D100"],
   ["people", "/settings/people"],
   ["imports", "/settings/imports"],
+  ["words of the desk", "/settings/words"],
 ] as const;
 
 for (const theme of ["day", "night"] as const) {

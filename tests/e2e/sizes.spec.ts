@@ -9,6 +9,7 @@ const BUDGETS = {
   "/(rooms)/settings/people": 199,
   "/(rooms)/settings/imports": 195,
   "/(rooms)/settings/print": 199,
+  "/(rooms)/settings/words": 199,
   "/(rooms)/reports/[id]": 308,
   "/(rooms)/reports/new": 308,
   "/(rooms)/dashboards/[id]": 220,

@@ -1,3 +1,3 @@
-export { LONGEST_QUESTION, readQuestion, type Reading } from "./readQuestion";
+export { LONGEST_QUESTION, readQuestion, type Reading, type Taught } from "./readQuestion";
 export { nearTo, pictured, type Near } from "./near";
-export type { Use, UsePart } from "./question";
+export { TAUGHT, type Use, type UsePart } from "./question";

@@ -31,11 +31,14 @@ export interface Found {
   readonly to: number;
 }
 
+/** The rule of words whose meaning somebody said. */
+export const TAUGHT = "as it was taught";
+
 const USED = "\u0000";
 const LETTER = "[\\p{L}\\p{N}]";
 
 /** Letters without case and marks, one for one, so that places in both texts are the same. */
-const plainLetters = (text: string): string =>
+export const plainLetters = (text: string): string =>
   [...text]
     .map((letter) => {
       const plain = folded(letter.normalize("NFD")[0]);

@@ -18,7 +18,7 @@ import {
 import { emptyDraft, type Draft } from "./draft";
 import { readForms, readSprints } from "./forms";
 import { nameIndexOf, respelt, stem, takeNames, type NamedPlace } from "./names";
-import { Question, type Use } from "./question";
+import { plainLetters, Question, TAUGHT, type Use } from "./question";
 import { Times } from "./times";
 import { FILLERS } from "./words/fillers";
 import { PRIORITY_WORDS } from "./words/states";
@@ -34,6 +34,14 @@ export interface Reading {
   readonly isSure: boolean;
   /** Why it is not sure, in words. */
   readonly doubts: readonly string[];
+  /** What words that could be several things were taken for in it. */
+  readonly chose: readonly Taught[];
+}
+
+/** What words of the desk mean: a condition of the sentence, as somebody said for themselves or for everyone. */
+export interface Taught {
+  readonly words: string;
+  readonly means: string;
 }
 
 /** The longest question that is read, in characters. */
@@ -44,19 +52,23 @@ const MOST_READINGS = 6;
  * Reads a question in everyday words.
  * @returns its readings, the best first; none where nothing in it can be asked
  */
-export function readQuestion(text: string, context: AskContext): readonly Reading[] {
+export function readQuestion(
+  text: string,
+  context: AskContext,
+  taught: readonly Taught[] = [],
+): readonly Reading[] {
   const asked = text.slice(0, LONGEST_QUESTION);
   const strict = parseSentence(asked, context);
   if (strict.ok && text.length <= LONGEST_QUESTION) {
     const sentence = printReport(strict.value, context.catalog);
     const whole: Use = { from: 0, to: text.length, part: "kind", rule: "a sentence as it stands" };
-    return [{ report: strict.value, sentence, uses: [whole], isSure: true, doubts: [] }];
+    return [{ report: strict.value, sentence, uses: [whole], isSure: true, doubts: [], chose: [] }];
   }
-  const first = readOnce(asked, context, []);
+  const first = readOnce(asked, context, [], taught);
   const readings = [first.reading];
   for (const choice of first.choices)
     for (let option = 1; option < choice.options && readings.length < MOST_READINGS; option += 1)
-      readings.push(readOnce(asked, context, [{ at: choice.at, option }]).reading);
+      readings.push(readOnce(asked, context, [{ at: choice.at, option }], taught).reading);
   const found = readings.filter((one) => one !== null);
   const different = found.filter(
     (one, i) => found.findIndex((other) => other.sentence === one.sentence) === i,
@@ -84,6 +96,7 @@ function readOnce(
   text: string,
   context: AskContext,
   chosen: readonly Chosen[],
+  taught: readonly Taught[],
 ): { reading: Reading | null; choices: readonly Choice[] } {
   const { catalog } = context;
   const question = new Question(text);
@@ -94,6 +107,7 @@ function readOnce(
     if (options > 1) choices.push({ at, options, words });
     return chosen.find((one) => one.at === at)?.option ?? 0;
   };
+  readTaught(question, draft, taught);
   readAsks(question, draft);
   readTexts(question, draft);
   readForms(question, draft);
@@ -126,7 +140,7 @@ function readOnce(
       context,
     );
     if (mended !== null && mended !== text) {
-      const again = readOnce(mended, context, chosen);
+      const again = readOnce(mended, context, chosen, taught);
       if (again.reading?.isSure) return again;
     }
   }
@@ -159,10 +173,24 @@ function readOnce(
         .map((use) => ({ ...use, ...meansOf(use, said, draft) })),
       isSure: doubts.length === 0,
       doubts,
+      chose: choices.flatMap(({ at, words }) => {
+        const means = said.means.get(at);
+        return means ? [{ words, means }] : [];
+      }),
     },
     choices,
   };
 }
+
+/** What the desk says comes before all that everybody says; the longest words first. */
+function readTaught(question: Question, draft: Draft, taught: readonly Taught[]): void {
+  for (const { words, means } of [...taught].sort((a, b) => b.words.length - a.words.length)) {
+    const found = question.take(escapedWords(words), "condition", TAUGHT);
+    if (found) draft.conditions.push({ text: means, at: found.from });
+  }
+}
+const escapedWords = (words: string): string =>
+  plainLetters(words.trim()).replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
 
 /** The part of the sentence that a stretch became. */
 function meansOf(use: Use, { means }: Assembled, draft: Draft): { means?: string } {

@@ -106,6 +106,29 @@ export const Notice = defineEntity({
     seenAt: p.datetime().nullable(),
   },
 });
+export const TaughtWord = defineEntity({
+  name: "TaughtWord",
+  tableName: "taught_words",
+  properties: {
+    id: p.integer().primary(),
+    words: p.text(),
+    means: p.text(),
+    person: () => p.manyToOne(Person).nullable(),
+    by: () => p.manyToOne(Person).nullable(),
+    createdAt: filled(),
+  },
+});
+export const DoubtedQuestion = defineEntity({
+  name: "DoubtedQuestion",
+  tableName: "doubted_questions",
+  properties: {
+    id: p.integer().primary(),
+    question: p.text(),
+    person: () => p.manyToOne(Person),
+    chosen: p.text().nullable(),
+    at: filled(),
+  },
+});
 export const PrintJob = defineEntity({
   name: "PrintJob",
   tableName: "print_jobs",

@@ -44,6 +44,7 @@ const SWEPT = [
   "print_jobs WHERE created_at < now() - interval '1 hour'",
   "opens WHERE at < now() - interval '400 days'",
   "deliveries WHERE slot < now() - interval '400 days'",
+  "doubted_questions WHERE at < now() - interval '180 days'",
   "drafts WHERE updated_at < now() - interval '60 days'",
 ];
 

@@ -1,9 +1,27 @@
 import type { questionActs as contracts } from "@/contract/questions";
 import { readingsOf } from "../questions/readings";
+import { forget, noteDoubted, teach, wordsShown } from "../questions/words";
+import { settled } from "../refused";
 import type { ActsOf } from "./act";
 
 export const questionActs: ActsOf<typeof contracts> = {
   readQuestion: {
     run: ({ em, desk }, { question }) => readingsOf(em, desk, question),
   },
+  teach: {
+    changes: true,
+    run: async ({ em, desk }, asked) => settled(await teach(em, desk, asked)),
+  },
+  forget: {
+    changes: true,
+    run: async ({ em, desk }, { id }) => settled(await forget(em, desk, id)),
+  },
+  doubted: {
+    changes: true,
+    run: async ({ em, desk }, { question, chosen }) => {
+      await noteDoubted(em, desk, question, chosen);
+      return true as const;
+    },
+  },
+  words: { run: ({ em, desk }) => wordsShown(em, desk) },
 };

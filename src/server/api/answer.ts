@@ -4,7 +4,7 @@ import { plannedOf, recordsBody } from "@/core/kinds/planned";
 import { readQuestion, type Reading } from "@/core/plain";
 import { instantText, parseInstant } from "@/core/time";
 import { AnswerRequest, ReadRequest, RecordsRequest, type ProblemDetails } from "@/contract/api";
-import { type EntityManager, runPlan } from "@/data";
+import { type EntityManager, runPlan, taughtFor } from "@/data";
 import type { Clock } from "../clock";
 import { asRefused, Refused } from "../refused";
 import { unreadableIn, type Unreadable } from "../untrusted";
@@ -39,7 +39,7 @@ async function readAsked(
 ): Promise<Asked | Reply> {
   const desk = await deskOfProgram(em, clock, token, asked.now);
   if ("status" in desk) return desk;
-  if (asked.question !== undefined) return readSure(asked.question, desk);
+  if (asked.question !== undefined) return readSure(em, asked.question, desk);
   if (asked.sentence === undefined) return readDefinition(asked.definition, desk);
   const parsed = parseSentence(asked.sentence, desk.view);
   return parsed.ok ? { report: parsed.value, desk } : refuse(badSentence(parsed.problems[0]));
@@ -62,8 +62,8 @@ async function deskOfProgram(
 }
 
 /** A question that can be read in one way, with nothing left over; any other is refused with its readings. */
-function readSure(question: string, desk: Desk): Asked | Reply {
-  const readings = readQuestion(question, desk.view);
+async function readSure(em: EntityManager, question: string, desk: Desk): Promise<Asked | Reply> {
+  const readings = readQuestion(question, desk.view, await taughtFor(em, desk.viewer.person));
   const [best] = readings;
   return best?.isSure
     ? { report: best.report, desk }
@@ -94,7 +94,8 @@ export async function apiRead(
     return refuse(token === null ? noToken() : badRequest(firstIssue(request.error)));
   const desk = await deskOfProgram(em, clock, token, request.data.now);
   if ("status" in desk) return desk;
-  const readings = readQuestion(request.data.question, desk.view);
+  const taught = await taughtFor(em, desk.viewer.person);
+  const readings = readQuestion(request.data.question, desk.view, taught);
   return { status: 200, body: { readings: readings.map(readingBody) } };
 }
 

@@ -3,7 +3,7 @@ import { numberText } from "@/core/base";
 import { PLAIN_DRESS } from "@/core/definition";
 import { checkReport, isDrawable, offersOf, printReport, type Report } from "@/core/kinds";
 import { nearTo, pictured, readQuestion } from "@/core/plain";
-import type { EntityManager } from "@/data";
+import { taughtFor, type EntityManager } from "@/data";
 import { findTwins } from "../library/reports";
 import { asRefused, Refused } from "../refused";
 import { askFigure } from "../reports/room";
@@ -21,10 +21,10 @@ export async function readingsOf(
   question: string,
 ): Promise<QuestionRead> {
   const { view, viewer } = desk;
-  const readings = readQuestion(question, view);
+  const readings = readQuestion(question, view, await taughtFor(em, viewer.person));
   const lines: ReadingLine[] = [];
   const inWords = (report: Report) => printReport(pictured(report, view), view.catalog);
-  for (const [i, { report, sentence, uses, isSure, doubts }] of readings.entries())
+  for (const [i, { report, sentence, uses, isSure, doubts, chose }] of readings.entries())
     lines.push({
       report: pictured(report, view),
       sentence,
@@ -32,6 +32,7 @@ export async function readingsOf(
       uses,
       isSure,
       doubts,
+      chose,
       figure: i < MOST_COUNTED ? await figureIn(em, desk, report) : null,
     });
   const [best] = readings;

@@ -97,17 +97,25 @@ function Asking({ onClose, takeTyped }: AskProps) {
   }, [takeTyped]);
   useEffect(() => void (lastAsked = words), [words]);
   const { found, read, isFetching, isAsked: isAnswered } = useAnswers(asked);
-  const go = (href: string) => {
-    lastAsked = "";
-    onClose();
-    router.push(href);
-  };
   const isAsked = asked.trim() !== "";
   const [best] = isAsked ? read.readings : [];
   const sections = useMemo(
     () => (isAsked ? sectionsOf(found, read, asked) : []),
     [found, read, asked, isAsked],
   );
+  const go = (href: string) => {
+    const option = sections.flatMap(({ options }) => options).find((one) => one.href === href);
+    // What one chooses among several things is remembered for oneself.
+    for (const { words: said, means } of option?.chose ?? [])
+      void ask("teach", { words: said, means, forAll: false }).catch(() => undefined);
+    if (best && !best.isSure)
+      void ask("doubted", { question: asked, chosen: option?.words ?? best.sentence }).catch(
+        () => undefined,
+      );
+    lastAsked = "";
+    onClose();
+    router.push(href);
+  };
   const first =
     sections[0]?.key === "found" ? sections[0].options[0]?.href : best && hrefOf(best.pictured);
   const hasNone = isAsked && !best && sections.length === 0 && !isFetching && asked === words;

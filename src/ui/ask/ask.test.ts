@@ -10,6 +10,7 @@ const reading = (sentence: string, more: object = {}) => ({
   uses: [],
   isSure: true,
   doubts: [],
+  chose: [],
   figure: "12",
   ...more,
 });

@@ -158,6 +158,7 @@ export const Others = styled.div`
 export const Brackets = styled.ol`
   display: flex;
   flex-wrap: wrap;
+  align-items: flex-start;
   gap: 4px 12px;
   margin-top: 8px;
   li {

@@ -1,5 +1,6 @@
 import type { QuestionRead } from "@/contract/questions";
 import type { Found } from "@/contract/workspace";
+import type { Taught } from "@/core/plain";
 
 /** One thing to go to. */
 export interface Option {
@@ -8,6 +9,8 @@ export interface Option {
   readonly about: string;
   readonly kind: Found["kind"];
   readonly figure: string | null;
+  /** What words are taken for by going there. */
+  readonly chose?: readonly Taught[];
 }
 export interface Section {
   readonly key: "found" | "readings" | "near" | "there";
@@ -44,9 +47,10 @@ export function sectionsOf(
       key: "readings",
       head: "It may mean",
       tail: "as well",
-      options: others.map(({ sentence, pictured, figure }) => ({
+      options: others.map(({ sentence, pictured, figure, chose }) => ({
         href: hrefOf(pictured),
-        words: sentence,
+        words: chose.length ? chose.map(({ means }) => means).join(", ") : sentence,
+        chose,
         about: "",
         kind: "sentence",
         figure,

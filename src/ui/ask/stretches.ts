@@ -1,4 +1,5 @@
 import type { ReadingLine } from "@/contract/questions";
+import { TAUGHT } from "@/core/plain";
 
 /** A stretch of a question with what it became. */
 export interface Stretch {
@@ -6,6 +7,8 @@ export interface Stretch {
   readonly state: "sure" | "guess" | "none";
   readonly means: string;
   readonly rule: string;
+  /** Somebody said that it means this. */
+  readonly isTaught?: true;
 }
 
 const PART_WORDS: Readonly<Record<string, string>> = {
@@ -46,6 +49,7 @@ export function stretchesOf(
           : "sure",
         means: means ?? rule,
         rule: means && means !== rule ? rule : (PART_WORDS[part] ?? ""),
+        ...(rule === TAUGHT ? { isTaught: true } : {}),
       });
   }
   return stretches;

@@ -252,7 +252,8 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
       take(completions.list[marked]);
     } else if (event.key === "Enter") {
       event.preventDefault();
-      if (isOpen && problem && marked >= 0) take(completions.list[marked]);
+      if (reading?.isSure) put(reading);
+      else if (isOpen && problem && marked >= 0) take(completions.list[marked]);
       else if (reading) put(reading);
       else if (parsed.ok) {
         onRead(parsed.value);

@@ -32,6 +32,7 @@ export function Leaves() {
       {leaf("/settings/people", "People")}
       {leaf("/settings/imports", "Bring items in")}
       {leaf("/settings/print", "Print")}
+      {leaf("/settings/words", "Words")}
     </Row>
   );
 }

@@ -1,0 +1,105 @@
+import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import { parseInstant } from "@/core/time";
+import { readingsOf } from "@/server/questions/readings";
+import { forget, noteDoubted, teach, wordsShown } from "@/server/questions/words";
+import type { Desk } from "@/server/viewer/viewpoint";
+import { GOLDEN_BUNDLE } from "../golden/load";
+import { dropDatabase, freshDatabase } from "../support/database";
+import { deskFor } from "../support/desk";
+
+/** What words of the desk mean, for whom, and what is kept of questions that were in doubt. */
+const NOW = parseInstant("2026-11-24T15:30:00Z")!;
+const clock = { now: () => NOW };
+let em: EntityManager;
+let administrator: Desk;
+let builder: Desk;
+let member: Desk;
+
+beforeAll(async () => {
+  em = await freshDatabase("questions");
+  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
+  [administrator, builder, member] = [
+    await deskFor(em, "gil", clock),
+    await deskFor(em, "ines", clock),
+    await deskFor(em, "tove", clock),
+  ];
+});
+afterAll(dropDatabase);
+
+const sentences = async (desk: Desk, question: string) =>
+  (await readingsOf(em, desk, question)).readings.map(({ sentence, isSure }) => [sentence, isSure]);
+
+test("a reading comes with its figure, other questions with theirs", async () => {
+  const { readings, near } = await readingsOf(em, administrator, "open faults by priority");
+  expect(readings).toMatchObject([
+    {
+      sentence: "count faults where status is open by priority",
+      pictured: "count faults where status is open by priority as bars",
+      isSure: true,
+    },
+  ]);
+  expect(Number(readings[0].figure!.replace(/\D/g, ""))).toBeGreaterThan(0);
+  expect(near.map(({ label }) => label)).toContain("by month");
+});
+
+test("what one chose is so for oneself and for nobody else, and is forgotten again", async () => {
+  expect(await sentences(builder, "urgent faults")).toHaveLength(2);
+  const taught = await teach(em, builder, {
+    words: "urgent",
+    means: "priority is any of (P1, P2)",
+    forAll: false,
+  });
+  expect(await sentences(builder, "Urgent faults")).toEqual([
+    ["list faults where priority is any of (P1, P2)", true],
+  ]);
+  expect(await sentences(member, "urgent faults")).toHaveLength(2);
+  const id = taught.ok ? taught.value : 0;
+  expect(await forget(em, member, id)).toMatchObject({ ok: false });
+  expect(await forget(em, builder, id)).toMatchObject({ ok: true });
+  expect(await sentences(builder, "urgent faults")).toHaveLength(2);
+});
+
+test("a builder says it for everyone; one's own word comes first; a member may not, and a condition has to be one", async () => {
+  expect(
+    await teach(em, member, { words: "loud", means: "priority is P1", forAll: true }),
+  ).toMatchObject({ ok: false, problems: [{ code: "words.right" }] });
+  for (const means of [
+    "priority is P99",
+    "nonsense",
+    "status is open by team",
+    "status is open as bars",
+  ])
+    expect([means, await teach(em, builder, { words: "loud", means, forAll: true })]).toMatchObject(
+      [means, { ok: false, problems: [{ code: "words.means", path: "means" }] }],
+    );
+  await teach(em, builder, { words: "loud", means: "priority is P1", forAll: true });
+  await teach(em, builder, { words: "Loud", means: "priority is any of (P1, P2)", forAll: true });
+  expect(await sentences(member, "loud faults")).toEqual([
+    ["list faults where priority is any of (P1, P2)", true],
+  ]);
+  await teach(em, member, { words: "loud", means: "priority is P2", forAll: false });
+  expect(await sentences(member, "loud faults")).toEqual([
+    ["list faults where priority is P2", true],
+  ]);
+  expect((await wordsShown(em, builder)).taught).toMatchObject([
+    { words: "Loud", isForAll: true, by: "Inês Duarte" },
+  ]);
+});
+
+test("signs of patterns in taught words are only signs", async () => {
+  await teach(em, builder, { words: "gate (old).*", means: "priority is P1", forAll: true });
+  expect(await sentences(member, "faults gate (old).*")).toEqual([
+    ["list faults where priority is P1", true],
+  ]);
+  expect((await sentences(member, "faults gate older"))[0]?.[1]).not.toBe(true);
+});
+
+test("questions in doubt are kept for administrators, sure ones are not", async () => {
+  await noteDoubted(em, member, "faults that nobody understands", null);
+  await noteDoubted(em, member, "open faults by team", "count faults");
+  await noteDoubted(em, member, "   ", null);
+  expect((await wordsShown(em, administrator)).doubted).toMatchObject([
+    { question: "faults that nobody understands", by: member.viewer.name, chosen: null },
+  ]);
+  expect((await wordsShown(em, builder)).doubted).toEqual([]);
+});
