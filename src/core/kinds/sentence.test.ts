@@ -4,8 +4,9 @@ import { completeSentence } from "./completeSentence";
 import { checkReport } from "./checkReport";
 import type { Report } from "./registry";
 import fc from "fast-check";
+import { Catalog } from "../catalog";
 import { piecesText } from "../sentence";
-import { sampleContext } from "../../../tests/support/sample";
+import { sampleContext, sampleData } from "../../../tests/support/sample";
 
 import { arbitraryReport } from "../../../tests/support/arbitrary";
 
@@ -306,5 +307,57 @@ describe("completion", () => {
   test("replaces the word before the caret only", () => {
     const [one] = completeSentence("count fau where status is open", 9, context).list;
     expect(one).toMatchObject({ words: "faults", from: 6 });
+  });
+});
+
+describe("what the field says otherwise is read, and printed in our words", () => {
+  const context = sampleContext();
+  test.each([
+    ["count items where priority = P1", "count items where priority is P1"],
+    ["count items where priority != P1", "count items where priority is not P1"],
+    ["count items where priority in (P1, P2)", "count items where priority is any of (P1, P2)"],
+    [
+      "count items where priority not in (P1, P2)",
+      "count items where priority is none of (P1, P2)",
+    ],
+    ["count items where points > 3", "count items where points over 3"],
+    [
+      "count items where points >= 3 and points <= 8",
+      "count items where points at least 3 and points at most 8",
+    ],
+    ["count items where points more than 3", "count items where points over 3"],
+    ["count items where due is before today", "count items where due before today"],
+    ["count items where created is after 2026-10-01", "count items where created after 2026-10-01"],
+    ["count items where agent is me", "count items where assignee is me"],
+    ["count items by technician", "count items by assignee"],
+    ["count items by requester", "count items by raised by"],
+    [
+      "count items where resolved during last month",
+      "count items where finished during last month",
+    ],
+    ["count items by month", "count items by month of created"],
+    ["count time entries by week", "count time entries by week of worked on"],
+    ["count items where overdue", "count items where due before today and status is open"],
+    [
+      "count items where unassigned and priority is P1",
+      "count items where assignee is empty and status is open and priority is P1",
+    ],
+  ])("%s", (said, printed) => {
+    const parsed = parseSentence(said, context);
+    expect(
+      parsed.ok ? printReport(parsed.value, context.catalog) : parsed.problems[0].message,
+    ).toBe(printed);
+  });
+  test("a field of the workspace that is called so is meant before a way of saying another", () => {
+    const data = {
+      ...sampleData,
+      customFields: [
+        ...sampleData.customFields,
+        { id: 99, name: "owner", type: "text" as const, many: false, choices: [] },
+      ],
+    };
+    const own = { ...context, catalog: new Catalog(data) };
+    const parsed = parseSentence("count items by owner", own);
+    expect(parsed.ok && printReport(parsed.value, own.catalog)).toBe("count items by owner");
   });
 });

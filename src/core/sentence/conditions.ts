@@ -1,14 +1,42 @@
 import { isDate, lastOf, type AskContext, type FieldPath, type SubjectId } from "../catalog";
-import { OPERATOR_IDS, operators, type Condition, type OperatorId, type Value } from "../filter";
+import {
+  OPERATOR_IDS,
+  operators,
+  STATUS_IS_OPEN,
+  type Condition,
+  type Operator,
+  type OperatorId,
+  type Value,
+} from "../filter";
 import { readPeriod } from "../time";
 import type { Cursor } from "./cursor";
 import { parsePath } from "./fields";
 import { closeBracket, parseNamed, parseOperands, parsePeriodHere, parseValue } from "./values";
 
-/** Longest wording first, so that "is not" is not read as "is". */
-const BY_LENGTH = [...OPERATOR_IDS].sort(
-  (a, b) => operators[b].words.length - operators[a].words.length,
-);
+/** Every way of saying an operator, the longest first, so that "is not" is not read as "is". */
+const BY_LENGTH = OPERATOR_IDS.flatMap((id) => {
+  const { words, synonyms = [] }: Operator = operators[id];
+  return [words, ...synonyms].map((said) => ({ id, said }));
+}).sort((a, b) => b.said.length - a.said.length);
+
+/** What people say of open items in one word; it is printed as the conditions that it means. */
+const STATES: readonly { readonly said: string; readonly means: readonly Condition[] }[] = [
+  {
+    said: "overdue",
+    means: [
+      {
+        kind: "test",
+        field: ["due"],
+        operator: "before",
+        values: [{ kind: "period", period: { kind: "day", which: "today" } }],
+      },
+    ],
+  },
+  {
+    said: "unassigned",
+    means: [{ kind: "test", field: ["assignee"], operator: "isEmpty", values: [] }],
+  },
+];
 
 /** condition = all { "or" all } */
 export function parseCondition(cursor: Cursor, context: AskContext, subject: SubjectId): Condition {
@@ -70,6 +98,14 @@ function parseTest(cursor: Cursor, context: AskContext, subject: SubjectId): Con
     if (no || cursor.phrase("link", "keyword"))
       return cursor.mark(parseLink(cursor, context, no), start);
   }
+  if (subject === "items") {
+    const state = STATES.find(
+      ({ said }) =>
+        !catalog.fieldsOf(subject).some(({ words }) => words === said) &&
+        cursor.phrase(said, "keyword"),
+    );
+    if (state) return cursor.mark({ kind: "all", of: [...state.means, STATUS_IS_OPEN] }, start);
+  }
   const path = parsePath(cursor, catalog, subject);
   const field = path.map((step) => step.id);
   if (isMoved(path, subject) && cursor.phrase("became", "operator"))
@@ -129,21 +165,21 @@ function parseOperator(
     cursor.at += 3;
     return "isEmpty";
   }
-  const fitting = BY_LENGTH.filter((id) => operators[id].fits(field));
-  for (const id of OPERATOR_IDS)
-    if (fitting.includes(id))
-      cursor.offer({ kind: "operator", words: operators[id].words, called: operators[id].words });
-  for (const id of fitting) {
-    const length = cursor.phraseLength(operators[id].words);
+  const fitting = OPERATOR_IDS.filter((id) => operators[id].fits(field));
+  for (const id of fitting)
+    cursor.offer({ kind: "operator", words: operators[id].words, called: operators[id].words });
+  for (const { id, said } of BY_LENGTH) {
+    const length = fitting.includes(id) ? cursor.phraseLength(said) : 0;
     if (length) {
       cursor.at += length;
       return id;
     }
   }
   if (isDate(field) && readPeriod(cursor.words()).ok) return "during";
-  const other = BY_LENGTH.find((id) => cursor.phraseLength(operators[id].words));
-  if (other) {
-    const length = cursor.phraseLength(operators[other].words);
+  const unfit = BY_LENGTH.find(({ said }) => cursor.phraseLength(said));
+  if (unfit) {
+    const { id: other, said } = unfit;
+    const length = cursor.phraseLength(said);
     const hint = isDate(field)
       ? "say on, before, after, since, until or during"
       : `${called} takes ${fitting

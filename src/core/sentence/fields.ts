@@ -15,17 +15,22 @@ function fieldHere(
     return field && { field, length: 1 };
   }
   let best: { field: Field; length: number } | undefined;
-  for (const field of fields) {
-    for (const name of namesOf(field)) {
-      const length = cursor.phraseLength(name);
-      if (length > (best?.length ?? 0)) best = { field, length };
-    }
-  }
+  const meet = (field: Field, name: string) => {
+    const length = cursor.phraseLength(name);
+    if (length > (best?.length ?? 0)) best = { field, length };
+  };
+  // A field that is called so comes before one that may be called so, too.
+  for (const field of fields) meet(field, field.words);
+  for (const field of fields) for (const name of field.synonyms ?? []) meet(field, name);
   return best;
 }
 
 const offerFields = (cursor: Cursor, fields: readonly Field[]): void =>
   fields.forEach((field) => cursor.offer({ kind: "field", words: field.words, called: "a field" }));
+
+/** Whether the name of a field stands at the cursor. */
+export const isFieldAt = (cursor: Cursor, catalog: Catalog, subject: SubjectId): boolean =>
+  fieldHere(cursor, catalog.fieldsOf(subject)) !== undefined;
 
 /** field = name { "'s" name } */
 export function parsePath(cursor: Cursor, catalog: Catalog, subject: SubjectId): FieldPath {

@@ -5,16 +5,18 @@ import {
   lastOf,
   pathIds,
   pathWords,
+  subjects,
   type AskContext,
   type FieldPath,
   type SubjectId,
+  type SubjectKind,
 } from "../catalog";
 import type { Case, Fold, Group } from "../definition";
 import type { Value } from "../filter";
 import { GRAINS, type Grain } from "../time";
 import { parseCondition } from "./conditions";
 import type { Cursor } from "./cursor";
-import { parsePath } from "./fields";
+import { isFieldAt, parsePath } from "./fields";
 import { isMeasureAt, parseSimpleMeasure } from "./measures";
 import {
   closeBracket,
@@ -40,9 +42,11 @@ export function parseGroup(cursor: Cursor, context: AskContext, subject: Subject
       ),
       start,
     );
-  const grain = parseGrain(cursor);
+  const said = parseGrain(cursor);
   const at = cursor.at;
-  const path = parsePath(cursor, context.catalog, subject);
+  const usual = said ? null : parseUsual(cursor, context, subject);
+  const grain = said ?? usual?.grain;
+  const path = usual?.path ?? parsePath(cursor, context.catalog, subject);
   const field = lastOf(path);
   if (grain && !isDate(field))
     cursor.stop(
@@ -184,6 +188,21 @@ function parseGrain(cursor: Cursor): Grain | undefined {
     cursor.offer({ kind: "grain", words: `${grain} of`, called: "a stretch of time" });
   }
   return undefined;
+}
+
+/** "by month": of the date that is meant where none is said. */
+function parseUsual(
+  cursor: Cursor,
+  { catalog }: AskContext,
+  subject: SubjectId,
+): { grain: Grain; path: FieldPath } | null {
+  const { date }: SubjectKind = subjects[subject];
+  const path = date === undefined ? undefined : catalog.findPath(subject, [date]);
+  if (!path || isFieldAt(cursor, catalog, subject)) return null;
+  const grain = GRAINS_BY_LENGTH.find((one) => cursor.phraseLength(one));
+  if (!grain) return null;
+  cursor.at += cursor.phraseLength(grain);
+  return { grain, path };
 }
 
 function parseTop(

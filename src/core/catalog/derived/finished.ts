@@ -6,5 +6,5 @@ export const finished = defineDerived("finished", {
   words: "finished",
   type: "instant",
   ofState: true,
-  synonyms: ["finished at", "closed", "done"],
+  synonyms: ["finished at", "closed", "done", "resolved"],
 });

@@ -5,6 +5,7 @@ export const costEntries = defineSubject({
   words: "cost entries",
   one: "cost entry",
   key: "project",
+  date: "spent on",
   fields: [
     thingField("project", "project", "project_id"),
     { id: "category", words: "category", type: "text", source: column("category") },

@@ -6,6 +6,8 @@ export interface SubjectKind {
   readonly words: string;
   readonly one: string;
   readonly fields: readonly Field[];
+  /** The date that is meant where none is said. */
+  readonly date?: string;
   /** The field that names the item, or else the thing, that a record is of. */
   readonly key: string;
   /** Columns that its records show when none are asked for. */

@@ -50,7 +50,7 @@ export const itemFields: readonly Field[] = [
     reaches: "person",
     source: column("assignee_id"),
     ...followed,
-    synonyms: ["assigned to"],
+    synonyms: ["assigned to", "agent", "technician", "owner"],
   },
   {
     id: "raised by",
@@ -60,6 +60,7 @@ export const itemFields: readonly Field[] = [
     reaches: "person",
     source: column("raised_by_id"),
     fixed: true,
+    synonyms: ["requester", "reporter", "reported by"],
   },
   thing("team", followed),
   thing("project", followed),
@@ -115,7 +116,7 @@ export const itemFields: readonly Field[] = [
     source: column("created_at"),
     always: true,
     fixed: true,
-    synonyms: ["created at"],
+    synonyms: ["created at", "opened", "logged"],
   },
   {
     id: "due",
@@ -149,6 +150,7 @@ export const items = defineSubject({
   words: "items",
   one: "item",
   key: "key",
+  date: "created",
   fields: itemFields,
   showing: ["key", "title", "status", "priority", "assignee", "age", "due"],
   sorted: { field: "created", descending: true },

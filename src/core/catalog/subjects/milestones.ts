@@ -4,6 +4,7 @@ export const milestones = defineSubject({
   words: "milestones",
   one: "milestone",
   key: "project",
+  date: "due",
   fields: [
     thingField("project", "project", "project_id"),
     { id: "name", words: "name", type: "text", source: column("name") },

@@ -6,6 +6,7 @@ export const moves = defineSubject({
   words: "moves",
   one: "move",
   key: "item",
+  date: "moved on",
   fields: [
     {
       id: "item",

@@ -5,6 +5,7 @@ export const timeEntries = defineSubject({
   words: "time entries",
   one: "time entry",
   key: "item",
+  date: "worked on",
   fields: [
     {
       id: "item",

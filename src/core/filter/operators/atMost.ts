@@ -3,6 +3,7 @@ import { defineOperator } from "./defineOperator";
 
 export const atMost = defineOperator({
   words: "at most",
+  synonyms: ["<=", "is at most"],
   takes: "number",
   fits: fitsNumber,
   needs: "a number, money or a duration",

@@ -10,6 +10,8 @@ export type Takes =
 /** How an operator is said, and of what. Its SQL stands beside it in NAME.sql.ts. */
 export interface Operator {
   readonly words: string;
+  /** Other ways of saying it, which are read and never printed. */
+  readonly synonyms?: readonly string[];
   readonly takes: Takes;
   readonly fits: (field: Field) => boolean;
   /** What it asks of a field, for errors: "contains needs a text". */
