@@ -17,7 +17,7 @@ import {
 } from "./clauses";
 import { emptyDraft, type Draft } from "./draft";
 import { readForms, readSprints } from "./forms";
-import { nameIndexOf, respelt, stem, takeNames, type NamedPlace } from "./names";
+import { nameIndexOf, respelt, Spellings, stem, takeNames, type NamedPlace } from "./names";
 import { plainLetters, Question, TAUGHT, type Use } from "./question";
 import { Times } from "./times";
 import { FILLERS } from "./words/fillers";
@@ -453,10 +453,10 @@ const VOCABULARY =
   "open closed finished resolved created raised reported overdue unassigned faults fault requests request tickets ticket issues items stories tasks priority assignee assignees status service services team teams average median number count month months week weeks quarter year years today yesterday between since blocked reopened reassigned burndown velocity backlog trend points hours sprint oldest newest agents technician owner".split(
     " ",
   );
-function knownWords(context: AskContext): Set<string> {
-  const words = new Set([...VOCABULARY.map(stem), ...nameIndexOf(context.catalog).words]);
+function knownWords(context: AskContext): Spellings[] {
+  const own = new Spellings();
+  for (const word of VOCABULARY) own.add(stem(word));
   for (const field of FIELD_LIST(context.catalog, "items"))
-    if (/^[a-z ]+$/.test(field.text))
-      for (const word of field.text.split(" ")) words.add(stem(word));
-  return words;
+    if (/^[a-z ]+$/.test(field.text)) for (const word of field.text.split(" ")) own.add(stem(word));
+  return [own, nameIndexOf(context.catalog).words];
 }
