@@ -1,9 +1,18 @@
+import { performance } from "node:perf_hooks";
 import { parseSentence } from "@/core/kinds";
+import { readQuestion } from "@/core/plain";
 
 import { closeDatabase, newSession } from "@/data";
 import { withConnection } from "@/data/database";
 import { askValues } from "@/server/reports/room";
 import { deskFor, ms, RUNS, say, timed } from "./timed";
+
+/** Twelve words each; the last with two that are misspelt. */
+const QUESTIONS = [
+  "how many open P1 faults of Engine shop were created last month by assignee",
+  "average lead time of requests finished in October by service and then priority",
+  "falts closed by Tomas Reyl in the last 12 weeks split by priroity",
+];
 
 /** A letter more in the search of a workspace that has 100,000 people; they stay in it. */
 async function main(): Promise<void> {
@@ -27,6 +36,13 @@ async function main(): Promise<void> {
     say(
       `${ms(median)} (at most ${ms(most)}, median of ${RUNS}, warm): "${words}" looked for among ${desk.view.catalog.names.list("person").length} people, with their counts`,
     );
+  }
+  const began = performance.now();
+  readQuestion("open faults", desk.view);
+  say(`${ms(performance.now() - began)} (1 run, cold): the first question among these names`);
+  for (const question of QUESTIONS) {
+    const { median, most } = await timed(async () => readQuestion(question, desk.view));
+    say(`${ms(median)} (at most ${ms(most)}, median of ${RUNS}, warm): "${question}" is read`);
   }
 }
 
