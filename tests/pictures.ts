@@ -1,7 +1,7 @@
 import { mkdirSync } from "node:fs";
 import { join } from "node:path";
 import { chromium, type Page } from "@playwright/test";
-import { choose, reportOf, signIn } from "./e2e/support";
+import { reportOf, signIn } from "./e2e/support";
 
 /** Makes docs/screenshots from the demo of a running application: npm run pictures, or only some: npm run pictures -- pivot history */
 const WANTED = process.argv.slice(2);
@@ -130,18 +130,14 @@ const PICTURES: readonly {
   },
   { name: "sprint", login: "aoife", path: "/sprints" },
   {
-    name: "compare",
+    name: "ask",
     login: "ines",
-    path: reportOf(
-      "count faults where status is open and priority is any of (P1, P2) by priority as bars",
-    ),
+    path: "/dashboards",
     before: async (page) => {
-      await page.keyboard.press("c");
-      await choose(page, "Compare with", "a sentence");
-      await page
-        .getByLabel("A second way of asking")
-        .fill("count faults where status is open and priority is P2");
-      await page.getByRole("button", { name: "Compare", exact: true }).click();
+      await page.keyboard.press("Control+k");
+      await page.getByRole("dialog", { name: "Say or find" }).waitFor();
+      await page.keyboard.type("how many urgent open faults per landing please");
+      await page.getByRole("group", { name: "Its figure" }).getByRole("button").first().waitFor();
     },
   },
   {
