@@ -63,6 +63,14 @@ export interface WordsShown {
   readonly doubted: readonly DoubtedLine[];
 }
 
+/** A question worth asking today. */
+export interface SuggestedLine {
+  readonly label: string;
+  readonly why: "unusual" | "asked last" | "asked by your team";
+  readonly href: string;
+  readonly figure: string | null;
+}
+
 const words = z.string().trim().min(2).max(60);
 export const TeachAsk = z.object({
   words,
@@ -78,4 +86,5 @@ export const questionActs = {
   forget: act(IdAsk).answers<true>(),
   doubted: act(DoubtedAsk).answers<true>(),
   words: act(NothingAsk).answers<WordsShown>(),
+  suggested: act(NothingAsk).answers<SuggestedLine[]>(),
 };

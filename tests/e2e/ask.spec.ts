@@ -116,6 +116,6 @@ test("the typed sentence takes a question, and gives the words back", async ({ p
   ).toBeVisible();
   await sentence.press("Enter");
   await expect(sentence).toHaveValue("count faults where status is open by service as bars");
-  await page.getByRole("button", { name: /^Back to/ }).click();
+  await page.getByRole("button", { name: /^Back to “/ }).click();
   await expect(sentence).toHaveValue("open faults per service");
 });

@@ -11,7 +11,7 @@ test("from sign-in to an opened figure on a dashboard, by mouse", async ({ page 
 
   await page.getByRole("button", { name: "Say or find (Ctrl K)" }).click();
   await page.getByLabel("Say what to count, or find something").fill(SENTENCE);
-  await page.getByRole("option", { name: /count it/ }).click();
+  await page.getByRole("button", { name: "Open as report" }).click();
   await page.waitForURL("**/reports/new?s=**");
   await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(SENTENCE);
 
@@ -93,7 +93,7 @@ test("the same by keys alone", async ({ page }) => {
   await page.waitForLoadState("networkidle");
   await page.keyboard.press("Control+k");
   await page.keyboard.type("count faults where status is open by team as bars");
-  await expect(page.getByRole("option", { name: /count it/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Open as report" })).toBeVisible();
   await page.keyboard.press("Enter");
   await page.waitForURL("**/reports/new?s=**");
 

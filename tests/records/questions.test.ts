@@ -5,7 +5,11 @@ import { forget, noteDoubted, teach, wordsShown } from "@/server/questions/words
 import type { Desk } from "@/server/viewer/viewpoint";
 import { GOLDEN_BUNDLE } from "../golden/load";
 import { dropDatabase, freshDatabase } from "../support/database";
-import { deskFor } from "../support/desk";
+import { PLAIN_DRESS } from "@/core/definition";
+import { withConnection } from "@/data/database";
+import { saveReport } from "@/server/library/reports";
+import { suggestionsOf } from "@/server/questions/suggestions";
+import { deskFor, reportOf } from "../support/desk";
 
 /** What words of the desk mean, for whom, and what is kept of questions that were in doubt. */
 const NOW = parseInstant("2026-11-24T15:30:00Z")!;
@@ -102,4 +106,49 @@ test("questions in doubt are kept for administrators, sure ones are not", async 
     { question: "faults that nobody understands", by: member.viewer.name, chosen: null },
   ]);
   expect((await wordsShown(em, builder)).doubted).toEqual([]);
+});
+
+describe("what is worth asking", () => {
+  const query = (text: string) => withConnection(em, (client) => client.query(text));
+  test("what one opened last comes first, then what one's team opens; each may be read, and has its figure", async () => {
+    const saved: number[] = [];
+    for (const name of ["Mine", "Theirs", "Private"]) {
+      const one = await saveReport(em, builder.viewer, builder.view, {
+        name,
+        definition: reportOf(`count items where title contains "${name}"`, builder),
+        dress: PLAIN_DRESS,
+      });
+      if (one.ok) saved.push(one.value.id);
+    }
+    const [mine, theirs] = saved;
+    await query(
+      `INSERT INTO opens (kind, target_id, person_id, at) VALUES
+        ('report', ${mine}, ${builder.viewer.person}, now()),
+        ('report', ${theirs}, (SELECT min(person_id) FROM team_members WHERE team_id = ANY('{${builder.viewer.teams.join(",")}}') AND person_id <> ${builder.viewer.person}), now())`,
+    );
+    const lines = await suggestionsOf(em, builder);
+    expect(lines.filter(({ why }) => why !== "unusual")).toEqual([
+      { label: "Mine", why: "asked last", href: `/reports/${mine}`, figure: "0" },
+      { label: "Theirs", why: "asked by your team", href: `/reports/${theirs}`, figure: "0" },
+    ]);
+    expect((await suggestionsOf(em, member)).map(({ label }) => label)).not.toContain("Private");
+  });
+  test("a week with far more than usual is told, with the count and what is usual", async () => {
+    const [{ name }] = builder.view.catalog.names.list("service");
+    const rows = Array.from({ length: 9 }, (_, n) => [
+      `U${n}`,
+      "fault",
+      "more",
+      "Logged",
+      name,
+      `2026-11-18T10:0${n}:00Z`,
+    ]);
+    const columns = ["key", "kind", "title", "status", "service", "created_at"];
+    await importBundle(em, { items: { columns, rows } }, { now: NOW });
+    const [first] = await suggestionsOf(em, administrator);
+    expect(first).toMatchObject({ why: "unusual" });
+    expect(first.label).toMatch(/: (9|1\d) came last week, usually [01]/);
+    const sentence = new URLSearchParams(first.href.split("?")[1]).get("s")!;
+    expect(reportOf(sentence, administrator).kind).toBe("count");
+  });
 });

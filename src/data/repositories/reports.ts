@@ -69,6 +69,47 @@ export const readableReports = (em: EntityManager, viewer: Viewer): Promise<Repo
     [...asks(viewer), viewer.teams],
   );
 
+/**
+ * Reports that were opened in the last 30 days: those that the reader opened last, and those that their teams open most.
+ * @param most of each
+ */
+export async function openedReports(
+  em: EntityManager,
+  viewer: Viewer,
+  most: number,
+): Promise<{ id: number; name: string; definition: Report; isOwn: boolean }[]> {
+  const lately = "o.at > now() - interval '30 days'";
+  const rows = await read<{
+    id: number;
+    name: string;
+    definition: Report;
+    mine: string | null;
+    theirs: number;
+  }>(
+    em,
+    `SELECT r.id, r.name, r.definition,
+       (SELECT ${ISO("max(o.at)")} ${OPENS} AND ${lately} AND o.person_id = $1) AS mine,
+       (SELECT count(*)::int ${OPENS} AND ${lately} AND o.person_id <> $1
+          AND o.person_id IN (SELECT t.person_id FROM team_members t WHERE t.team_id = ANY($3::int[]))) AS theirs
+     ${FROM}`,
+    [...asks(viewer), viewer.teams],
+  );
+  const own = rows
+    .filter(({ mine }) => mine !== null)
+    .sort((a, b) => (a.mine! < b.mine! ? 1 : -1))
+    .slice(0, most);
+  const others = rows
+    .filter(({ mine, theirs }) => mine === null && theirs > 0)
+    .sort((a, b) => b.theirs - a.theirs || a.id - b.id)
+    .slice(0, most);
+  return [...own, ...others].map(({ id, name, definition, mine }) => ({
+    id,
+    name,
+    definition,
+    isOwn: mine !== null,
+  }));
+}
+
 /** Names of all reports that one may read; those whose names hold some words, if any are given. */
 export const readableNames = (
   em: EntityManager,

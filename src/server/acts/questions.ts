@@ -1,5 +1,6 @@
 import type { questionActs as contracts } from "@/contract/questions";
 import { readingsOf } from "../questions/readings";
+import { suggestionsOf } from "../questions/suggestions";
 import { forget, noteDoubted, teach, wordsShown } from "../questions/words";
 import { settled } from "../refused";
 import type { ActsOf } from "./act";
@@ -23,5 +24,6 @@ export const questionActs: ActsOf<typeof contracts> = {
       return true as const;
     },
   },
+  suggested: { run: ({ em, desk }) => suggestionsOf(em, desk) },
   words: { run: ({ em, desk }) => wordsShown(em, desk) },
 };

@@ -54,7 +54,11 @@ export async function readingsOf(
 }
 
 /** What a report comes to in a word: its total, or how many records it lists. */
-async function figureIn(em: EntityManager, desk: Desk, report: Report): Promise<string | null> {
+export async function figureIn(
+  em: EntityManager,
+  desk: Desk,
+  report: Report,
+): Promise<string | null> {
   if (checkReport(report, desk.view).length) return null;
   try {
     const shown = await askFigure(em, desk, report, PLAIN_DRESS);

@@ -3,7 +3,10 @@ import { offersOf, printReport, sentencePieces, type Report } from "@/core/kinds
 import styled from "styled-components";
 import type { AskContext } from "@/core/catalog";
 
+import { useQuery } from "@tanstack/react-query";
+import Link from "next/link";
 import { Fragment } from "react";
+import { ask } from "../kit";
 import { Sketch } from "./Sketch";
 
 const Grid = styled.div`
@@ -41,6 +44,31 @@ const Grid = styled.div`
   .six i {
     color: var(--ink-3);
   }
+  .today {
+    max-width: 980px;
+    margin-bottom: 22px;
+  }
+  .today li {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto 64px;
+    gap: 16px;
+    align-items: baseline;
+    padding: 5px 0;
+    border-top: 1px solid var(--line);
+  }
+  .today a {
+    color: var(--plum);
+    font-weight: 600;
+  }
+  .today em {
+    font-style: normal;
+    color: var(--ink-2);
+    font-size: 12.5px;
+  }
+  .today b {
+    font: 520 19px/24px var(--serif);
+    text-align: right;
+  }
   @media (max-width: 900px) {
     padding: 14px 16px;
     .six {
@@ -48,6 +76,30 @@ const Grid = styled.div`
     }
   }
 `;
+
+/** What is worth asking today, with what it comes to. */
+function Suggested() {
+  const { data = [] } = useQuery({
+    queryKey: ["suggested"],
+    queryFn: ({ signal }) => ask("suggested", {}, signal),
+    staleTime: 60_000,
+  });
+  if (data.length === 0) return null;
+  return (
+    <section className="today" aria-label="Worth asking today">
+      <h2>Worth asking today</h2>
+      <ul>
+        {data.map(({ label, why, href, figure }) => (
+          <li key={href}>
+            <Link href={href}>{label}</Link>
+            <em>{why}</em>
+            {figure !== null && <b>{figure}</b>}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
 
 /** Likely first questions about a subject; only those the workspace can answer. */
 export function Begin({
@@ -63,6 +115,7 @@ export function Begin({
   if (begun.length === 0) return null;
   return (
     <Grid>
+      <Suggested />
       <h2>Begin with one of these, then change any word</h2>
       <div className="six">
         {begun.map((one) => (
