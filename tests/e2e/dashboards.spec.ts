@@ -130,10 +130,12 @@ test("all of it goes out as PDF, as it is seen: narrowed, in words at its head, 
 }) => {
   await signIn(page, "ines");
   await page.goto("/dashboards/1");
+  const whole = await numberOf(page, "Open faults");
   await tile(page, "Open faults by priority")
     .getByRole("button", { name: /^P3, Waiting for parts: / })
     .click();
   await expect(strip(page)).toContainText("beam from Open faults by priority");
+  await expect.poll(() => numberOf(page, "Open faults")).not.toBe(whole);
   const value = await numberOf(page, "Open faults");
   await page.getByRole("button", { name: "More", exact: true }).click();
   const [file] = await Promise.all([
