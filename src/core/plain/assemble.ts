@@ -1,5 +1,6 @@
 import { addDays } from "../time";
-import { DAYS_AGO, FINISHED_STATE } from "./clauses";
+import { DAYS_AGO } from "./clauses/conditions";
+import { FINISHED_STATE } from "./words/states";
 import { isAboutOpen, OPEN, valueConditions, type Draft, type GroupSaid } from "./draft";
 import type { Time, Times } from "./times";
 import { REACHED } from "./words/fields";

@@ -1,0 +1,85 @@
+import type { Draft } from "../draft";
+import type { Question } from "../question";
+
+export function readAsks(question: Question, draft: Draft): void {
+  const counts = question.take(
+    "how many(?! (?:hours|days|times))|(?:the |a )?(?:number|count|total number|amount|quantity) of|count(?: up)?(?: the| all)?",
+    "measure",
+    "count",
+  );
+  if (counts) draft.asks = "count";
+  else if (
+    question.take(
+      "lists?(?: of)?(?: all)?(?: the)?|which(?! (?:team|service|assignee|person|agent|people|priority|project|landing|kind|status|weather|vessel))|what are|what is",
+      "kind",
+      "a list",
+    )
+  )
+    draft.asks = "list";
+}
+
+export function readComparison(question: Question, draft: Draft): void {
+  const earlier = question.take(
+    "(?:compared (?:with|to)|vs\\.?|versus|than|against) (?:(?:the )?same (?:time|period|month|week|quarter) (?:last year|a year ago|the year before)|a year (?:ago|earlier|before)|(?:the )?(?:year before|previous year))|year (?:on|over) year|yoy",
+    "comparison",
+    "a year earlier",
+  );
+  if (earlier) draft.comparedWith = "a year earlier";
+  const before = question.take(
+    "(?:compared (?:with|to)|vs\\.?|versus|than|against) (?:the )?(?:period|one|month|week|quarter|year|time) before(?: (?:that|it))?|(?:compared (?:with|to)|vs\\.?|versus|than|against) (?:the )?(?:previous|prior|preceding) (?:period|one|month|week|quarter)|month (?:on|over) month|week (?:on|over) week",
+    "comparison",
+    "the period before",
+  );
+  if (before) draft.comparedWith = "the period before";
+  if (
+    question.take(
+      "compare(?! .* per )|compared (?:with|to)|versus|vs\\.?|(?:more|fewer|less)(?=.* than (?:last|yesterday|in|the))",
+      "comparison",
+      "a comparison",
+    )
+  )
+    draft.compares = true;
+}
+
+/** "at the end of each month": a level. */
+export function readLevelEnds(question: Question, draft: Draft): void {
+  const GRAIN = "day|week|month|quarter|year";
+  const ends = question.take(
+    `(?:at|on|by) (?:the )?(?:end|ends|close) of (?:each|every|all) (?<grain>${GRAIN})s?|at (?:each |every )?(?<one>${GRAIN}) ends?`,
+    "kind",
+    "a level at the end of each stretch",
+  );
+  const grain = ends?.groups.grain ?? ends?.groups.one;
+  if (!ends || !grain) return;
+  draft.history = "level";
+  draft.groups.push({ text: grain, at: ends.from, splits: false, grain });
+}
+
+/** Me, my team, my projects. */
+export function readMine(question: Question, draft: Draft): void {
+  const put = (field: string, value: string, pattern: string) => {
+    const found = question.take(pattern, "condition", value);
+    if (found) draft.values.push({ field, value, isNot: false, at: found.from });
+    return found !== null;
+  };
+  if (draft.history !== "velocity") {
+    put(
+      "team",
+      "my team",
+      "(?:does |do |of |for |in |by |has |assigned to )?(?:my|our) team(?:'s)?(?: (?:have|has))?",
+    );
+    put("team", "my teams", "(?:of |for |in )?(?:my|our) teams(?:')?");
+  } else if (question.take("(?:of |for )?(?:my|our) team(?:'s)?", "subject", "my team"))
+    draft.team = null;
+  put("project", "my projects", "(?:of |in |for |on )?my projects(?:')?");
+  put(
+    "raised by",
+    "me",
+    "(?:i|that i|which i) (?:have |'ve )?(?:raised|reported|created|opened|submitted|logged)|(?:raised|reported|created|opened|submitted|requested) by me|my requests raised",
+  );
+  put(
+    "assignee",
+    "me",
+    "(?:assigned to|owned by|handled by|belonging to|with|for|on) (?:me|myself)|(?:that )?i (?:have|own|am (?:working on|assigned to)|work on)|my(?= )|mine|on my plate",
+  );
+}

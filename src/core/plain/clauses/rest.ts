@@ -1,0 +1,79 @@
+import { type Draft } from "../draft";
+import type { Question } from "../question";
+import { EVENTS } from "../words/events";
+import { NUMBER } from "../words/numbers";
+import { SHAPE_WORDS } from "../words/shapes";
+
+export function readOrder(question: Question, draft: Draft): void {
+  const oldest = question.take(
+    `(?:the )?(?:(?:${NUMBER}) )?(?:oldest|longest open)(?: ones)?(?: first)?|(?:sorted|ordered|order|sort) by (?:age|created)`,
+    "order",
+    "the oldest first",
+  );
+  if (oldest) draft.sort = "created";
+  const newest = question.take(
+    `(?:the )?(?:(?:${NUMBER}) )?(?:newest|latest|most recent(?:ly created)?)(?: ones)?(?: first)?`,
+    "order",
+    "the newest first",
+  );
+  if (newest) draft.sort = "created descending";
+  if (
+    question.take(
+      "(?:highest priority|most urgent|most important) first|(?:sorted|ordered|order|sort) by priority",
+      "order",
+      "by priority",
+    )
+  )
+    draft.sort = "priority";
+  if (
+    question.take(
+      "(?:soonest|earliest|next) due(?: first)?|(?:sorted|ordered|order|sort) by due(?: date)?",
+      "order",
+      "by due date",
+    )
+  )
+    draft.sort = "due";
+  const showing = question.take(
+    "with their (?<fields>\\S+(?:(?:,| and) \\S+)*)",
+    "order",
+    "columns",
+  );
+  if (showing)
+    draft.showing = (showing.groups.fields ?? "")
+      .split(/,| and /)
+      .map((one) => one.trim())
+      .filter(Boolean);
+}
+
+export function readShape(question: Question, draft: Draft): void {
+  const stack = question.find("stack(?:ed)?(?! (?:bars?|columns?))");
+  if (stack) {
+    question.use(stack, "shape", "stacked bars");
+    draft.shape = "stacked bars";
+  }
+  for (const { said, shape } of SHAPE_WORDS) {
+    const found = question.take(
+      `(?:as (?:a |an )?|in (?:a |an )?|on (?:a |an )?)?(?:a |an )?(?:${said})(?: of| with| showing)?`,
+      "shape",
+      shape,
+    );
+    if (found && !draft.shape) draft.shape = shape;
+  }
+}
+
+/** What happens to records, and when: a word for it that says no time is no condition, and so doubtful where it would be one. */
+export function readEvents(question: Question, draft: Draft): void {
+  const isTimed =
+    draft.times.length > 0 || draft.groups.some(({ grain }) => grain) || draft.history !== null;
+  for (const { said, date } of EVENTS)
+    for (const { from, words } of question.takeAll(
+      `(?:were |was |been |got |we |did we |have been |did )?(?:${said})`,
+      "condition",
+      `the date ${date}`,
+    )) {
+      draft.events.push({ date, at: from });
+      const needsTime =
+        /^(?:brand new|new|newly)$/.test(words) || date === "due" || date === "started";
+      if (needsTime && !isTimed) draft.doubts.push(`"${words}" says no time`);
+    }
+}

@@ -1,0 +1,78 @@
+import type { Catalog } from "../../catalog";
+import { type Draft } from "../draft";
+import type { Question } from "../question";
+import { NOUNS } from "../words/nouns";
+import { escaped } from "./escaped";
+
+/** What is counted. The workspace's own kinds come first; several kinds are items of one of them. */
+export function readSubject(question: Question, draft: Draft, catalog: Catalog): void {
+  if (draft.subject !== null) {
+    question.takeAll("time entries|cost entries|entries", "subject", "what is counted");
+    return;
+  }
+  const kinds = catalog.kinds();
+  const NOT_A_GROUP = "(?<!(?:by|per|each|every|their|of the|which) )";
+  const found: { subject: string; kind?: string; at: number }[] = [];
+  for (const kind of kinds) {
+    const words = [kind.label, kind.plural ?? kind.label].map(escaped).join("|");
+    for (const { from } of question.takeAll(`${NOT_A_GROUP}(?:${words})`, "subject", "a kind"))
+      found.push({ subject: kind.plural ?? kind.label, kind: kind.label, at: from });
+  }
+  for (const { said, subjects } of NOUNS) {
+    const names = [...subjects];
+    const kind = kinds.find(({ label }) => names.includes(label.toLowerCase()));
+    const subject = kind
+      ? (kind.plural ?? kind.label)
+      : names.find((one) => !kinds.length || SUBJECTS.has(one));
+    if (!subject) continue;
+    for (const { from } of question.takeAll(
+      `${NOT_A_GROUP}(?:${said})`,
+      "subject",
+      `read as ${subject}`,
+    ))
+      found.push({ subject, ...(kind ? { kind: kind.label } : {}), at: from });
+  }
+  const own = [
+    ...new Map(found.filter(({ kind }) => kind).map((one) => [one.kind!, one])).values(),
+  ];
+  if (own.length > 1) {
+    draft.subject = "items";
+    for (const { kind = "", at } of own)
+      draft.values.push({ field: "kind", value: kind, isNot: false, at });
+  } else draft.subject = (own[0] ?? found.sort((a, b) => a.at - b.at)[0])?.subject ?? null;
+}
+const SUBJECTS: ReadonlySet<string> = new Set([
+  "items",
+  "time entries",
+  "cost entries",
+  "projects",
+  "assets",
+  "milestones",
+  "weekly words",
+]);
+
+/** Who speaks of story points means stories, where there are any. */
+export const storiesOf = (catalog: Catalog): string | null =>
+  catalog.kinds().find(({ label }) => label.toLowerCase() === "story")?.plural ?? null;
+
+/** Subjects of their own are known before groups are, whose fields are theirs. */
+export function readSubjectFirst(question: Question, draft: Draft): void {
+  if (draft.subject !== null) return;
+  for (const [said, subject] of [
+    ["(?:list )?projects|which projects", "projects"],
+    ["milestones", "milestones"],
+    ["assets", "assets"],
+  ] as const) {
+    const rest = question.rest;
+    const isFirst = question.find(`(?<!(?:by|per|each|every|their|my|across) )(?:${said})`);
+    const hasOther =
+      /(?<!\p{L})(?:faults?|requests?|items?|tickets?|issues?|stories|tasks?|changes|incidents?|bugs?|hours|costs?)(?!\p{L})/u.test(
+        rest,
+      );
+    if (isFirst && !hasOther && draft.values.length === 0) {
+      question.use(isFirst, "subject", subject);
+      draft.subject = subject;
+      return;
+    }
+  }
+}
