@@ -172,7 +172,7 @@ test("five thousand bars are not drawn: the top 50 and the rest are, and it says
   await expect(
     page.getByText(/the 50 largest of [\d\u202f]+ groups are drawn, all others as the rest/),
   ).toBeVisible();
-  expect(await marks(page).count()).toBe(51);
+  await expect(marks(page)).toHaveCount(51);
   const rest = marks(page).filter({ hasText: /others/ });
   const others = await valueOf(rest);
   await rest.click();

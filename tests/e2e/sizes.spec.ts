@@ -9,15 +9,15 @@ const BUDGETS = {
   "/(rooms)/settings/people": 199,
   "/(rooms)/settings/imports": 195,
   "/(rooms)/settings/print": 199,
-  "/(rooms)/settings/words": 199,
+  "/(rooms)/settings/words": 200,
   "/(rooms)/reports/[id]": 308,
   "/(rooms)/reports/new": 308,
-  "/(rooms)/dashboards/[id]": 220,
-  "/(rooms)/sprints/[id]": 299,
+  "/(rooms)/dashboards/[id]": 213,
+  "/(rooms)/sprints/[id]": 297,
   "/(rooms)/items": 276,
   "/(rooms)/items/[key]": 227,
   "/sign-in": 203,
-  "/print/[secret]": 256,
+  "/print/[secret]": 232,
 } as const;
 
 const sizes = () => firstLoads(Object.keys(BUDGETS));

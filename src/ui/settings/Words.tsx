@@ -1,5 +1,5 @@
 "use client";
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useRouter } from "next/navigation";
 import { useState } from "react";
 import styled from "styled-components";
 import type { WordsShown } from "@/contract/questions";
@@ -61,13 +61,7 @@ const Body = styled.div`
 
 /** What the desk's own words mean in a question, and the questions that were not understood for sure. */
 export function Words({ shown }: { shown: WordsShown }) {
-  const client = useQueryClient();
-  const { data = shown } = useQuery({
-    queryKey: ["words"],
-    queryFn: ({ signal }) => ask("words", {}, signal),
-    initialData: shown,
-  });
-  const again = () => client.invalidateQueries({ queryKey: ["words"] });
+  const router = useRouter();
   const [words, setWords] = useState("");
   const [means, setMeans] = useState("");
   const [error, setError] = useState<string | null>(null);
@@ -77,7 +71,7 @@ export function Words({ shown }: { shown: WordsShown }) {
       setWords("");
       setMeans("");
       setError(null);
-      await again();
+      router.refresh();
     } catch (failure) {
       setError((failure as Error).message);
     }
@@ -85,12 +79,12 @@ export function Words({ shown }: { shown: WordsShown }) {
   const forget = async (id: number) => {
     try {
       await ask("forget", { id });
-      await again();
+      router.refresh();
     } catch (failure) {
       tell((failure as Error).message);
     }
   };
-  const forAll = data.taught.filter(({ isForAll }) => isForAll);
+  const forAll = shown.taught.filter(({ isForAll }) => isForAll);
   return (
     <Page>
       <Mast>
@@ -146,7 +140,7 @@ export function Words({ shown }: { shown: WordsShown }) {
           </table>
         )}
         <h2>Questions that were in doubt</h2>
-        {data.doubted.length === 0 ? (
+        {shown.doubted.length === 0 ? (
           <Empty says="Every question so far was understood." />
         ) : (
           <table aria-label="Questions in doubt">
@@ -159,7 +153,7 @@ export function Words({ shown }: { shown: WordsShown }) {
               </tr>
             </thead>
             <tbody>
-              {data.doubted.map((one) => (
+              {shown.doubted.map((one) => (
                 <tr key={one.id}>
                   <td>{one.question}</td>
                   <td>{one.chosen ?? "nothing"}</td>
