@@ -88,6 +88,7 @@ function Asking({ onClose, takeTyped }: AskProps) {
   const [words, setWords] = useState(lastAsked);
   const asked = useSettledWords(words);
   const router = useRouter();
+  const [hurried, setHurried] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   useEffect(() => {
     const typed = takeTyped();
@@ -118,6 +119,11 @@ function Asking({ onClose, takeTyped }: AskProps) {
   };
   const first =
     sections[0]?.key === "found" ? sections[0].options[0]?.href : best && hrefOf(best.pictured);
+  // What is listed belongs to other words as long as these have not been asked: who is in a hurry goes when it is answered.
+  const isReady = asked === words && isAnswered;
+  useEffect(() => {
+    if (hurried !== null && hurried === words && isReady && first) go(first);
+  });
   const hasNone = isAsked && !best && sections.length === 0 && !isFetching && asked === words;
   return (
     <Box>
@@ -130,14 +136,9 @@ function Asking({ onClose, takeTyped }: AskProps) {
               maxLength={10_000}
               onKeyDown={(event) => {
                 if (event.key !== "Enter") return;
-                // What is listed belongs to other words as long as these have not been asked.
-                if (
-                  asked === words &&
-                  isAnswered &&
-                  first &&
-                  !event.currentTarget.getAttribute("aria-activedescendant")
-                )
-                  go(first);
+                if (event.currentTarget.getAttribute("aria-activedescendant")) return;
+                if (isReady && first) go(first);
+                else setHurried(words);
               }}
             />
           </TextField>

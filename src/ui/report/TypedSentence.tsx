@@ -151,6 +151,7 @@ const SETTLED_MS = 200;
 function useReading(words: string, setText: (text: string) => void) {
   const [asked, setAsked] = useState("");
   const [taken, setTaken] = useState<string | null>(null);
+  const [hurried, setHurried] = useState<string | null>(null);
   useEffect(() => {
     const timer = setTimeout(() => setAsked(words.trim()), words ? SETTLED_MS : 0);
     return () => clearTimeout(timer);
@@ -160,12 +161,20 @@ function useReading(words: string, setText: (text: string) => void) {
     queryFn: ({ signal }) => ask("readQuestion", { question: asked.slice(0, 800) }, signal),
     enabled: asked.length > 2,
   });
+  const reading = words && asked === words.trim() ? data?.readings[0] : undefined;
+  const put = ({ pictured }: ReadingLine) => {
+    setTaken(words);
+    setText(pictured);
+    setHurried(null);
+  };
+  // Enter came before the reading did.
+  useEffect(() => {
+    if (reading?.isSure && hurried === words) put(reading);
+  });
   return {
-    reading: words && asked === words.trim() ? data?.readings[0] : undefined,
-    put: ({ pictured }: ReadingLine) => {
-      setTaken(words);
-      setText(pictured);
-    },
+    reading,
+    put,
+    hurry: () => setHurried(words),
     taken,
     takeBack: () => {
       if (taken !== null) setText(taken);
@@ -216,7 +225,7 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
     return () => clearTimeout(timer);
   }, [text]); // eslint-disable-line react-hooks/exhaustive-deps
 
-  const { reading, put, taken, takeBack } = useReading(parsed.ok ? "" : text, setText);
+  const { reading, put, hurry, taken, takeBack } = useReading(parsed.ok ? "" : text, setText);
   const replace = (from: number, to: number, words: string) => {
     const next = text.slice(0, from) + words + text.slice(to);
     setText(next);
@@ -255,6 +264,7 @@ export function TypedSentence({ context, start, onRead, onProblem, onBack }: Typ
       if (reading?.isSure) put(reading);
       else if (isOpen && problem && marked >= 0) take(completions.list[marked]);
       else if (reading) put(reading);
+      else if (!parsed.ok) hurry();
       else if (parsed.ok) {
         onRead(parsed.value);
         onBack();
