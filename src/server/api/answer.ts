@@ -1,3 +1,4 @@
+import type { ZodType } from "zod";
 import { ReportSchema } from "@/core/kinds/schemas";
 import { checkReport, parseSentence, printReport, type Report } from "@/core/kinds";
 import { plannedOf, recordsBody } from "@/core/kinds/planned";
@@ -86,16 +87,12 @@ export async function apiRead(
   token: string | null,
   body: unknown,
 ): Promise<Reply> {
-  const unreadable = unreadableIn(body);
-  if (unreadable)
-    return refuse(token === null ? noToken() : badRequest(unreadableWords(unreadable)));
-  const request = ReadRequest.safeParse(body);
-  if (!request.success)
-    return refuse(token === null ? noToken() : badRequest(firstIssue(request.error)));
-  const desk = await deskOfProgram(em, clock, token, request.data.now);
+  const request = understood(ReadRequest, token, body);
+  if ("status" in request) return request;
+  const desk = await deskOfProgram(em, clock, token, request.asked.now);
   if ("status" in desk) return desk;
   const taught = await taughtFor(em, desk.viewer.person);
-  const readings = readQuestion(request.data.question, desk.view, taught);
+  const readings = readQuestion(request.asked.question, desk.view, taught);
   return { status: 200, body: { readings: readings.map(readingBody) } };
 }
 
@@ -114,16 +111,12 @@ export async function apiAnswer(
   token: string | null,
   body: unknown,
 ): Promise<Reply> {
-  const unreadable = unreadableIn(body);
-  if (unreadable)
-    return refuse(token === null ? noToken() : badRequest(unreadableWords(unreadable)));
-  const request = AnswerRequest.safeParse(body);
-  if (!request.success)
-    return refuse(token === null ? noToken() : badRequest(firstIssue(request.error)));
-  const asked = await readAsked(em, clock, token, request.data);
+  const request = understood(AnswerRequest, token, body);
+  if ("status" in request) return request;
+  const asked = await readAsked(em, clock, token, request.asked);
   if ("status" in asked) return asked;
   const { report, desk } = asked;
-  const { percent, forecast } = request.data;
+  const { percent, forecast } = request.asked;
   const options = { ...(percent ? { percent } : {}), ...(forecast ? { forecast } : {}) };
   const answer = await answerReport(em, report, desk.view).catch((error: unknown) => {
     const told = asRefused(error);
@@ -149,16 +142,12 @@ export async function apiRecords(
   token: string | null,
   body: unknown,
 ): Promise<Reply> {
-  const unreadable = unreadableIn(body);
-  if (unreadable)
-    return refuse(token === null ? noToken() : badRequest(unreadableWords(unreadable)));
-  const request = RecordsRequest.safeParse(body);
-  if (!request.success)
-    return refuse(token === null ? noToken() : badRequest(firstIssue(request.error)));
-  const asked = await readAsked(em, clock, token, request.data);
+  const request = understood(RecordsRequest, token, body);
+  if ("status" in request) return request;
+  const asked = await readAsked(em, clock, token, request.asked);
   if ("status" in asked) return asked;
   const { report, desk } = asked;
-  const { group = [], split, offset, limit, measure } = request.data;
+  const { group = [], split, offset, limit, measure } = request.asked;
   const part = await runPlan(
     em,
     plannedOf(report).partNamed(report, group, split, viewOf(report, desk.view)),
@@ -174,6 +163,19 @@ export async function apiRecords(
     if (error instanceof Refused) return refuse(badRequest(error.message));
     throw error;
   }
+}
+
+/** What a body asks, by its schema; whoever has no token hears of that first. */
+function understood<T>(
+  schema: ZodType<T>,
+  token: string | null,
+  body: unknown,
+): { readonly asked: T } | Reply {
+  const unreadable = unreadableIn(body);
+  const read = schema.safeParse(body);
+  if (!unreadable && read.success) return { asked: read.data };
+  if (token === null) return refuse(noToken());
+  return refuse(badRequest(unreadable ? unreadableWords(unreadable) : firstIssue(read.error!)));
 }
 
 const unreadableWords = ({ path, why }: Unreadable): string => (path ? `${path}: ${why}` : why);
