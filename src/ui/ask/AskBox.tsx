@@ -114,6 +114,7 @@ function Asking({ onClose, takeTyped }: AskProps) {
         () => undefined,
       );
     lastAsked = "";
+    setHurried(null);
     onClose();
     router.push(href);
   };
