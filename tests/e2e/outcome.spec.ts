@@ -116,6 +116,7 @@ test("the same by keys alone", async ({ page }) => {
   await page.goto("/dashboards");
   await focusOn(/^New dashboard$/);
   await page.keyboard.press("Enter");
+  await expect(page.getByRole("dialog").getByRole("textbox").first()).toBeFocused();
   await page.keyboard.type("By keys");
   await page.keyboard.press("Enter");
   await page.waitForURL(/\/dashboards\/\d+/);
