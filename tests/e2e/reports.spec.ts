@@ -42,33 +42,36 @@ test("a condition is switched off without being removed, and switched on again",
 test("a saved filter is used, changed with the reports that change, and a report whose filter is gone still opens", async ({
   page,
 }) => {
+  // Its name is free at a second try, too.
+  const loud = `Loud ones ${test.info().retry}`;
   await signIn(page, "ines");
   await page.goto(reportOf("list faults where priority is any of (P1, P2) as list"));
   await page.getByRole("button", { name: /^condition: priority/ }).click();
   await page.getByRole("button", { name: "In groups" }).click();
   await page.getByRole("button", { name: "Save as filter" }).click();
-  await page.getByLabel("Name", { exact: true }).fill("Loud ones");
+  await page.getByLabel("Name", { exact: true }).fill(loud);
   await page.getByRole("dialog").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("dialog")).toHaveCount(0);
   await page.goto(
-    reportOf('count faults where in filter "Loud ones" and status is open by team as bars'),
+    reportOf(`count faults where in filter "${loud}" and status is open by team as bars`),
   );
   await saveAs(page, "Loud and open");
   const report = page.url();
   await page.goto("/reports?shelf=filters");
-  await expect(page.getByRole("listitem").filter({ hasText: "Loud ones" })).toContainText(
+  await page.waitForLoadState("networkidle");
+  await expect(page.getByRole("listitem").filter({ hasText: loud })).toContainText(
     "priority is any of (P1, P2)",
   );
-  await page.getByRole("button", { name: "More of Loud ones" }).click();
+  await page.getByRole("button", { name: `More of ${loud}` }).click();
   await page.getByRole("menuitem", { name: "Change its conditions" }).click();
   await page.getByRole("button", { name: "Save the filter" }).click();
   await expect(page.getByRole("dialog")).toContainText("This report changes with it");
   await expect(page.getByRole("dialog").getByRole("link", { name: "Loud and open" })).toBeVisible();
   await page.keyboard.press("Escape");
   await page.goto("/reports?shelf=filters");
-  await page.getByRole("button", { name: "More of Loud ones" }).click();
+  await page.getByRole("button", { name: `More of ${loud}` }).click();
   await page.getByRole("menuitem", { name: "Put it into the bin" }).click();
-  await expect(page.getByRole("button", { name: "More of Loud ones" })).toHaveCount(0);
+  await expect(page.getByRole("button", { name: `More of ${loud}` })).toHaveCount(0);
   await page.goto(report);
   await expect(page.getByRole("alert").filter({ hasText: "saved filter" })).toBeVisible();
   await page.getByRole("button", { name: "Drop it" }).click();
