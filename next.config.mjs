@@ -43,6 +43,13 @@ const config = {
         },
       ],
     },
+    {
+      // Pages have a policy of their own (src/proxy.ts); what programs get runs nothing.
+      source: "/api/:path*",
+      headers: [
+        { key: "Content-Security-Policy", value: "default-src 'none'; frame-ancestors 'none'" },
+      ],
+    },
   ],
   distDir: process.env.GRAND_TALLY_DIST ?? ".next",
 };

@@ -1,4 +1,4 @@
-import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import { importBundle, newSession, readBundleFiles, type EntityManager } from "@/data";
 import { parseInstant } from "@/core/time";
 import { readingsOf } from "@/server/questions/readings";
 import { forget, noteDoubted, teach, wordsShown } from "@/server/questions/words";
@@ -88,6 +88,41 @@ test("a builder says it for everyone; one's own word comes first; a member may n
   expect((await wordsShown(em, builder)).taught).toMatchObject([
     { words: "Loud", isForAll: true, by: "Inês Duarte" },
   ]);
+});
+
+test("a word of everyone's that names what one may not know is not there for one, as if it had never been said", async () => {
+  const words = "the quiet ones";
+  const projects = { columns: ["project", "teams"], rows: [["Secret quay", "Quay"]] };
+  await importBundle(em, { projects }, { now: NOW });
+  [administrator, member] = [await deskFor(em, "gil", clock), await deskFor(em, "tove", clock)];
+  const before = [await sentences(member, `open ${words}`), await wordsShown(em, member)];
+  const means = 'project is "Secret quay"';
+  expect(await teach(em, administrator, { words, means, forAll: true })).toMatchObject({
+    ok: true,
+  });
+  expect(await sentences(administrator, `open ${words}`)).toMatchObject([
+    [expect.any(String), true],
+  ]);
+  expect([await sentences(member, `open ${words}`), await wordsShown(em, member)]).toEqual(before);
+});
+
+test("two who teach the same words at once leave one of them; what is kept of one person is bounded", async () => {
+  const sessions = [await newSession(), await newSession(), await newSession()];
+  await Promise.all(
+    sessions.map((one, i) =>
+      teach(one, builder, { words: "shaky", means: `priority is P${i + 1}`, forAll: false }),
+    ),
+  );
+  const { taught } = await wordsShown(em, builder);
+  expect(taught.filter((one) => one.words === "shaky")).toHaveLength(1);
+  for (let n = 0; n < 120; n += 1) await noteDoubted(em, builder, `moon ${n % 110} xyzzy`, null);
+  const { rows } = await withConnection(em, (client) =>
+    client.query("SELECT question FROM doubted_questions WHERE person_id = $1", [
+      builder.viewer.person,
+    ]),
+  );
+  expect(rows).toHaveLength(100);
+  await withConnection(em, (client) => client.query("DELETE FROM doubted_questions"));
 });
 
 test("signs of patterns in taught words are only signs", async () => {

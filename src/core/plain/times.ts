@@ -253,9 +253,7 @@ export class Times {
     };
     each(`(?:since|from) ${UNIT_END}`, ({ groups }) => {
       const day = edge(groups);
-      return day
-        ? { kind: "since", day: groups.edge === "end" ? addDays(day, 1) : addDays(day, 1) }
-        : null;
+      return day ? { kind: "since", day: addDays(day, 1) } : null;
     });
     each(
       `(?:as of|as at|at|by|on|as it stood (?:at|on)) (?:the )?(?<edge>end|start|beginning) of (?<month>${MONTH})(?: (?<year>\\d{4}))?`,

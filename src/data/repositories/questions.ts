@@ -1,6 +1,6 @@
 import type { DoubtedLine, TaughtLine } from "@/contract/questions";
-import { fresh, unitOfWork, type EntityManager } from "../database";
-import { DoubtedQuestion, TaughtWord } from "../entities";
+import { fresh, LockMode, unitOfWork, type EntityManager } from "../database";
+import { DoubtedQuestion, TaughtWord, Workspace } from "../entities";
 import { isoText } from "./instants";
 import type { Viewer } from "./names";
 
@@ -29,6 +29,9 @@ export async function taughtFor(em: EntityManager, person: number): Promise<Taug
   return words.filter((one) => one.person || !own.has(one.words.toLowerCase())).map(lineOf);
 }
 
+/** Words that one person, or everyone, has at most: the oldest go. */
+const MOST_WORDS = 300;
+
 /** Says what words mean, in place of what was said before. */
 export const teachWords = (
   em: EntityManager,
@@ -36,14 +39,16 @@ export const teachWords = (
   given: { readonly words: string; readonly means: string; readonly isForAll: boolean },
 ): Promise<number> =>
   unitOfWork(em, async (unit) => {
+    // Two who say the same at once come one after the other.
+    await unit.findOneOrFail(Workspace, 1, { lockMode: LockMode.PESSIMISTIC_WRITE });
     const person = given.isForAll ? null : viewer.person;
-    const kept = (await unit.find(TaughtWord, { person })).find(
-      ({ words }) => words.toLowerCase() === given.words.toLowerCase(),
-    );
+    const said = await unit.find(TaughtWord, { person }, { orderBy: { id: "asc" } });
+    const kept = said.find(({ words }) => words.toLowerCase() === given.words.toLowerCase());
     const { words, means } = given;
     const taught = kept
       ? Object.assign(kept, { words, means, by: viewer.person })
       : unit.create(TaughtWord, { words, means, person, by: viewer.person });
+    if (!kept && said.length >= MOST_WORDS) unit.remove(said[0]);
     await unit.flush();
     return taught.id;
   });
@@ -62,6 +67,10 @@ export const forgetWords = (
     return kept !== null && isTheirs;
   });
 
+/** Questions in doubt that are kept of one person, and shown in all, at most. */
+const MOST_DOUBTED = 100;
+
+/** Keeps a question with what was opened in its place; the same again takes the place of the one before. */
 export const keepDoubted = (
   em: EntityManager,
   viewer: Viewer,
@@ -69,10 +78,13 @@ export const keepDoubted = (
   chosen: string | null,
 ): Promise<void> =>
   unitOfWork(em, async (unit) => {
-    unit.create(DoubtedQuestion, { question, person: viewer.person, chosen });
+    const { person } = viewer;
+    await unit.nativeDelete(DoubtedQuestion, { person, question });
+    unit.create(DoubtedQuestion, { question, person, chosen });
+    await unit.flush();
+    const kept = await unit.find(DoubtedQuestion, { person }, { orderBy: { id: "desc" } });
+    for (const old of kept.slice(MOST_DOUBTED)) unit.remove(old);
   });
-
-const MOST_DOUBTED = 100;
 
 /** The questions that were not understood for sure, the newest first. */
 export async function doubtedQuestions(em: EntityManager): Promise<DoubtedLine[]> {

@@ -45,6 +45,7 @@ const SWEPT = [
   "opens WHERE at < now() - interval '400 days'",
   "deliveries WHERE slot < now() - interval '400 days'",
   "doubted_questions WHERE at < now() - interval '180 days'",
+  "sign_in_tries WHERE last_at < now() - interval '1 day'",
   "drafts WHERE updated_at < now() - interval '60 days'",
 ];
 

@@ -53,7 +53,7 @@ const pausesOf = (who: string, sender: string) => [
   { key: who, free: 40, firstMs: SECOND, mostMs: 60 * SECOND },
 ];
 
-/** Tries of one person in this process, one after another, so that each knows what came of those before it. */
+/** Tries of one person from one place in this process, one after another, so that each knows what came of those before it. */
 const queues = new Map<string, Promise<unknown>>();
 async function inTurn<T>(key: string, act: () => Promise<T>): Promise<T> {
   const mine = (queues.get(key) ?? Promise.resolve()).then(act, act);
@@ -80,7 +80,7 @@ export async function signIn(
   const asked = login.trim().toLowerCase();
   const known = await findAccount(em, asked);
   const who = known ? `person ${known.person}` : `login ${hashOf(asked)}`;
-  return inTurn(who, async () => {
+  return inTurn(`${who} from ${sender}`, async () => {
     const pauses = pausesOf(who, sender);
     const wait = await beginTry(em, pauses, new Date());
     if (wait > 0) return throttled(wait);

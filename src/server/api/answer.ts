@@ -5,7 +5,7 @@ import { plannedOf, recordsBody } from "@/core/kinds/planned";
 import { readQuestion, type Reading } from "@/core/plain";
 import { instantText, parseInstant } from "@/core/time";
 import { AnswerRequest, ReadRequest, RecordsRequest, type ProblemDetails } from "@/contract/api";
-import { type EntityManager, runPlan, taughtFor } from "@/data";
+import { type EntityManager, runPlan } from "@/data";
 import type { Clock } from "../clock";
 import { asRefused, Refused } from "../refused";
 import { unreadableIn, type Unreadable } from "../untrusted";
@@ -18,6 +18,7 @@ import {
 } from "../reports/answerReport";
 import { columnsOf } from "../reports/columns";
 import { deskOf, type Desk } from "../viewer/viewpoint";
+import { taughtTo } from "../questions/words";
 import { viewerOfToken } from "../accounts/tokens";
 import { badDefinition, badRequest, badSentence, doubtful, noToken, notAllowed } from "./problems";
 
@@ -64,7 +65,7 @@ async function deskOfProgram(
 
 /** A question that can be read in one way, with nothing left over; any other is refused with its readings. */
 async function readSure(em: EntityManager, question: string, desk: Desk): Promise<Asked | Reply> {
-  const readings = readQuestion(question, desk.view, await taughtFor(em, desk.viewer.person));
+  const readings = readQuestion(question, desk.view, await taughtTo(em, desk));
   const [best] = readings;
   return best?.isSure
     ? { report: best.report, desk }
@@ -91,7 +92,7 @@ export async function apiRead(
   if ("status" in request) return request;
   const desk = await deskOfProgram(em, clock, token, request.asked.now);
   if ("status" in desk) return desk;
-  const taught = await taughtFor(em, desk.viewer.person);
+  const taught = await taughtTo(em, desk);
   const readings = readQuestion(request.asked.question, desk.view, taught);
   return { status: 200, body: { readings: readings.map(readingBody) } };
 }

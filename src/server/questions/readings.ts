@@ -3,7 +3,8 @@ import { numberText } from "@/core/base";
 import { PLAIN_DRESS } from "@/core/definition";
 import { checkReport, isDrawable, offersOf, printReport, type Report } from "@/core/kinds";
 import { nearTo, pictured, readQuestion } from "@/core/plain";
-import { taughtFor, type EntityManager } from "@/data";
+import type { EntityManager } from "@/data";
+import { taughtTo } from "./words";
 import { findTwins } from "../library/reports";
 import { asRefused, Refused } from "../refused";
 import { askFigure } from "../reports/room";
@@ -21,7 +22,7 @@ export async function readingsOf(
   question: string,
 ): Promise<QuestionRead> {
   const { view, viewer } = desk;
-  const readings = readQuestion(question, view, await taughtFor(em, viewer.person));
+  const readings = readQuestion(question, view, await taughtTo(em, desk));
   const lines: ReadingLine[] = [];
   const inWords = (report: Report) => printReport(pictured(report, view), view.catalog);
   for (const [i, { report, sentence, uses, isSure, doubts, chose }] of readings.entries())

@@ -9,9 +9,21 @@ import {
   teachWords,
   type EntityManager,
 } from "@/data";
-import type { WordsShown } from "@/contract/questions";
+import type { TaughtLine, WordsShown } from "@/contract/questions";
 import { mayBuild } from "../library/kept";
 import type { Desk } from "../viewer/viewpoint";
+
+/**
+ * What words mean to whoever asks. What names something that they may not know is not theirs to see, and reads as nothing:
+ * the same as what is gone.
+ */
+export async function taughtTo(em: EntityManager, desk: Desk): Promise<TaughtLine[]> {
+  const taught = await taughtFor(em, desk.viewer.person);
+  return taught.filter(({ means }) => conditionOf(means, desk).ok);
+}
+
+const conditionOf = (means: string, { view }: Desk) =>
+  parseSentence(`list items where ${means}`, view);
 
 /** Says what words of the desk mean: a condition over items, for oneself or, where one may build, for everyone. */
 export async function teach(
@@ -24,7 +36,7 @@ export async function teach(
       code: "words.right",
       message: "Only builders say what words mean for everyone; you can for yourself.",
     });
-  const parsed = parseSentence(`list items where ${given.means}`, desk.view);
+  const parsed = conditionOf(given.means, desk);
   if (!parsed.ok || parsed.value.kind !== "list" || !parsed.value.where)
     return refused({
       code: "words.means",
@@ -49,14 +61,14 @@ export async function noteDoubted(
   chosen: string | null,
 ): Promise<void> {
   const asked = question.trim();
-  const [best] = readQuestion(asked, desk.view, await taughtFor(em, desk.viewer.person));
+  const [best] = readQuestion(asked, desk.view, await taughtTo(em, desk));
   if (asked && !best?.isSure) await keepDoubted(em, desk.viewer, asked, chosen);
 }
 
 /** What words mean to whoever asks; the questions that were doubted are for administrators. */
-export async function wordsShown(em: EntityManager, { viewer }: Desk): Promise<WordsShown> {
+export async function wordsShown(em: EntityManager, desk: Desk): Promise<WordsShown> {
   return {
-    taught: await taughtFor(em, viewer.person),
-    doubted: viewer.role === "administrator" ? await doubtedQuestions(em) : [],
+    taught: await taughtTo(em, desk),
+    doubted: desk.viewer.role === "administrator" ? await doubtedQuestions(em) : [],
   };
 }

@@ -75,7 +75,7 @@ export function readMine(question: Question, draft: Draft): void {
   put(
     "raised by",
     "me",
-    "(?:i|that i|which i) (?:have |'ve )?(?:raised|reported|created|opened|submitted|logged)|(?:raised|reported|created|opened|submitted|requested) by me|my requests raised",
+    "(?:i|that i|which i) (?:have |'ve )?(?:raised|reported|created|opened|submitted|logged)|(?:raised|reported|created|opened|submitted|requested) by me",
   );
   put(
     "assignee",

@@ -28,8 +28,8 @@ export function addName(
     options[optionAt(from, options.length, question.text.slice(from, to))] ?? options[0];
   let named = field;
   const raised = RAISED.exec(before);
-  if (field === "assignee" && (raised || draft.subject === "requests raised")) {
-    if (raised) question.use({ from: raised.index, to: from }, "condition", "who raised it");
+  if (field === "assignee" && raised) {
+    question.use({ from: raised.index, to: from }, "condition", "who raised it");
     named = "raised by";
   }
   const became =
