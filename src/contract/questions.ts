@@ -9,6 +9,8 @@ export const QuestionAsk = z.object({ question: z.string().max(LONGEST_QUESTION 
 
 /** One way in which a question can be read, and what it comes to. */
 export interface ReadingLine {
+  /** The question as it was read: with misspelt words as what they were meant to be. */
+  readonly text: string;
   /** With a picture that fits it. */
   readonly report: Report;
   /** As it was read, without a picture that nobody asked for. */

@@ -1,7 +1,16 @@
-import { addDays } from "../time";
+import { quoted } from "../sentence";
+import { addDays, addMonths } from "../time";
 import { DAYS_AGO } from "./clauses/conditions";
 import { FINISHED_STATE } from "./words/states";
-import { isAboutOpen, OPEN, valueConditions, type Draft, type GroupSaid } from "./draft";
+import {
+  isAboutOpen,
+  LAST,
+  OPEN,
+  valueConditions,
+  type Draft,
+  type GroupSaid,
+  type Placed,
+} from "./draft";
 import type { Time, Times } from "./times";
 import { REACHED } from "./words/fields";
 import { ITEM_DATE, USUAL_DATE } from "./words/events";
@@ -13,18 +22,25 @@ const grainFor = (days: number): string => (days <= 14 ? "day" : days <= 100 ? "
 export interface Assembled {
   readonly sentence: string;
   readonly means: ReadonlyMap<number, string>;
+  /** What was said and found no place in it, or may not be meant so. */
+  readonly doubts: readonly string[];
 }
 
 /** Puts what a question said into a sentence. */
 export function assembled(draft: Draft, times: Times): Assembled {
   const assembly = new Assembly(draft, times);
-  return { sentence: assembly.sentence(), means: assembly.means };
+  const sentence = assembly.sentence();
+  return { sentence, means: assembly.means, doubts: [...assembly.doubts, ...assembly.unplaced()] };
 }
 
 class Assembly {
   private readonly subject: string;
   private readonly usual: string;
-  private readonly used = new Set<Time>();
+  /** What has its place in the sentence. */
+  private readonly used = new Set<Time | GroupSaid | keyof Draft>();
+  /** The dates of events that a time or a group tells of. */
+  private readonly told = new Set<string>();
+  readonly doubts: string[] = [];
   readonly means = new Map<number, string>();
 
   constructor(
@@ -52,6 +68,31 @@ class Assembly {
     }
   }
 
+  /** What was said and has no place: never left out in silence. */
+  unplaced(): string[] {
+    const { draft, used } = this;
+    const told = (part: keyof Draft, words: string | number | null) =>
+      words !== null && words !== "" && !used.has(part) ? [`"${words}" finds no place`] : [];
+    return [
+      ...draft.groups
+        .filter((one) => !used.has(one))
+        .map((one) => `"by ${one.text}" finds no place`),
+      ...draft.times
+        .filter((one) => !used.has(one))
+        .map((one) => `"${timeText(one)}" finds no place`),
+      ...(used.has("conditions")
+        ? []
+        : [...draft.conditions, ...valueConditions(draft.values)].map(
+            ({ text }) => `"${text}" finds no place`,
+          )),
+      ...told("top", draft.top),
+      ...told("sort", draft.sort),
+      ...told("measure", draft.measure),
+      ...told("showing", draft.showing.join(", ")),
+      ...(draft.compares && !used.has("compares") ? ["it is not said what is compared"] : []),
+    ];
+  }
+
   private burndown(): string {
     const { sprint, unit } = this.draft;
     const name = sprint === null ? "current" : quoted(sprint);
@@ -76,13 +117,13 @@ class Assembly {
     } else if (time?.kind === "between") [from, to] = [addDays(time.first, -1), time.last];
     else if (time) [from, to] = [addDays(time.day, -1), today];
     if (time) this.used.add(time);
-    return `bridge of ${this.subject}${this.where()} from ${from} to ${to}${this.shape()}`;
+    return `bridge of ${this.measured()}${this.where()} from ${from} to ${to}${this.shape()}`;
   }
 
   private crossings(): string {
     const { period, grain } = this.axis("last 3 months");
     const net = this.draft.net ? " with net" : "";
-    return `arrivals and departures of ${this.subject}${this.where()} by ${grain} for ${period}${net}${this.shape()}`;
+    return `arrivals and departures of ${this.measured()}${this.where()} by ${grain} for ${period}${net}${this.shape()}`;
   }
 
   /** "open … per month", "at the end of each month": how many there were, not how many began. */
@@ -102,12 +143,23 @@ class Assembly {
       (draft.measure !== null && !/^(?:average|median|sum of)/.test(draft.measure))
     )
       return this.dated();
-    if (!isAboutOpen(draft)) draft.conditions.push({ text: OPEN, at: 10_000 });
+    if (!isAboutOpen(draft)) draft.conditions.push({ text: OPEN, at: LAST });
     const { period, grain } = this.axis("last 12 months");
-    const [split] = draft.groups.filter((group) => !group.grain);
-    const measure = draft.measure ? `${draft.measure} of ` : "";
-    const isDaily = grain === "day" ? "day" : grain;
-    return `level of ${measure}${this.subject}${this.where()} at ${isDaily} ends for ${period}${split ? ` split by ${split.text}` : ""}${this.shape()}`;
+    const split = draft.groups.find((group) => !group.grain);
+    if (split) this.place(split, `split by ${split.text}`);
+    return `level of ${this.measured()}${this.where()} at ${grain} ends for ${period}${split ? ` split by ${split.text}` : ""}${this.shape()}`;
+  }
+
+  /** What moves or stands: the records, or an amount of them. */
+  private measured(): string {
+    if (!this.draft.measure) return this.subject;
+    this.used.add("measure");
+    return `${this.draft.measure} of ${this.subject}`;
+  }
+
+  private place(group: GroupSaid, words: string): void {
+    this.used.add(group);
+    this.means.set(group.at, words);
   }
 
   /** A trend of what happens: in its stretches. */
@@ -138,6 +190,7 @@ class Assembly {
     }
     if (time) this.used.add(time);
     const said = draft.groups.find(({ grain }) => grain && grain !== "hour" && grain !== "weekday");
+    if (said) this.place(said, `by ${said.text}`);
     return { period, grain: said?.grain ?? grainFor(days) };
   }
 
@@ -165,6 +218,7 @@ class Assembly {
 
   private list(): string {
     const { showing, sort } = this.draft;
+    this.used.add("sort").add("showing");
     const columns = showing.length ? ` showing ${[this.firstColumn(), ...showing].join(", ")}` : "";
     return `list ${this.subject}${this.where()}${columns}${sort ? ` sorted by ${sort}` : ""}${this.stood()}`;
   }
@@ -190,38 +244,80 @@ class Assembly {
       this.used.add(axis);
       period = ` for ${this.sinceAsPeriod(axis.day)}`;
     }
-    const measure = this.measure();
-    const stood = this.stood();
-    const where = draft.isShare ? "" : this.where();
-    return `${measure}${where}${this.by()}${period}${compared}${stood}${this.shape()}`;
+    // Groups first: a date that they tell of is no condition.
+    const by = this.by();
+    return `${this.counted()}${by}${period}${compared}${this.stood()}${this.shape()}`;
   }
 
-  private measure(): string {
+  private counted(): string {
     const { draft, subject } = this;
-    if (draft.isShare) return `count${this.where()} per count of ${subject}`;
-    return draft.measure ? `${draft.measure} of ${subject}` : `count ${subject}`;
+    if (!draft.isShare) {
+      if (!draft.measure) return `count ${subject}${this.where()}`;
+      return `${this.measured()}${this.where()}`;
+    }
+    const [part, whole] = this.shared();
+    if (part.length === 0) this.doubts.push("it is not said which share");
+    return `count${whereText(part)} per count of ${subject}${whereText(whole)}`;
   }
 
-  /** Of two periods said the running one is asked for and the one before it stands beside it. */
+  /** The conditions of a part, and those of all that it is a part of: what comes after "that", or else what a record has become. */
+  private shared(): [part: string[], whole: string[]] {
+    const { shareFrom, conditions } = this.draft;
+    const states = new Set(conditions.filter(({ text }) => text !== OPEN).map(({ text }) => text));
+    const isPart = ({ text, at }: Placed) =>
+      at === LAST || (shareFrom === null ? states.has(text) : at >= shareFrom);
+    const all = this.parts();
+    return [textsOf(all.filter(isPart)), textsOf(all.filter((one) => !isPart(one)))];
+  }
+
+  /** Of two periods the later one is asked for; the other has to be the one before it, or the same a year earlier. */
   private compared(): string {
     const { draft } = this;
+    this.used.add("compares");
     if (draft.comparedWith) return ` compared with ${draft.comparedWith}`;
     const periods = draft.times.filter((time) => time.kind === "period");
     if (!draft.compares && periods.length < 2) return "";
-    const [one, two] = periods;
-    if (two) {
-      const rank = (period: string) =>
-        /^(?:this|today)/.test(period) ? 2 : /^last|^yesterday/.test(period) ? 1 : 0;
-      const [main, other] = rank(one.period) >= rank(two.period) ? [one, two] : [two, one];
-      this.used.add(other);
-      const running = /^this (?:week|month|quarter|year|fiscal year)$/.test(main.period)
-        ? `${main.period} so far`
-        : main.period;
-      draft.times = draft.times.map((time) =>
-        time === main ? { ...main, period: running } : time,
-      );
+    const [main, other] = periods.sort((a, b) => (this.startOf(a) < this.startOf(b) ? 1 : -1));
+    if (!other) return this.comparedThings();
+    const how = this.relationOf(main, other);
+    if (how === null) {
+      this.doubts.push("the two times do not follow one another");
+      return "";
     }
-    return " compared with the period before";
+    this.used.add(other);
+    const isRunning = /^this (?:week|month|quarter|year|fiscal year)$/.test(main.period);
+    if (isRunning)
+      draft.times = draft.times.map((time) =>
+        time === main ? { ...main, period: `${main.period} so far` } : time,
+      );
+    return ` compared with ${how}`;
+  }
+
+  private startOf(time: Time): string {
+    return (time.kind === "period" && this.times.dates(time.period)?.from) || "";
+  }
+
+  private relationOf(
+    main: Time & { kind: "period" },
+    other: Time & { kind: "period" },
+  ): string | null {
+    const [now, then] = [this.times.dates(main.period), this.times.dates(other.period)];
+    if (!now || !then) return null;
+    if (addDays(then.to, 1) === now.from && main.days === other.days) return "the period before";
+    return then.from === addMonths(now.from, -12) && main.days === other.days
+      ? "a year earlier"
+      : null;
+  }
+
+  /** "compare A with B": what is compared is the groups. */
+  private comparedThings(): string {
+    const { values, groups } = this.draft;
+    const fields = values.filter(({ isNot }) => !isNot).map(({ field }) => field);
+    const field = fields.find((one, i) => fields.indexOf(one) !== i);
+    if (field === undefined) this.used.delete("compares");
+    else if (!groups.some(({ text }) => text === field))
+      groups.push({ text: field, at: LAST, splits: false });
+    return "";
   }
 
   private by(): string {
@@ -230,14 +326,16 @@ class Assembly {
     if (sorted.length === 0) return "";
     const text = (group: GroupSaid): string =>
       group.grain ? `${group.grain} of ${this.dateNear(group.at)}` : group.text;
-    const firstSplit = sorted.findIndex(({ splits }, i) => i > 0 && splits);
-    const by = firstSplit === -1 ? sorted : sorted.slice(0, firstSplit);
-    const split = firstSplit === -1 ? undefined : sorted[firstSplit];
-    const top = draft.top === null ? "" : ` top ${draft.top}`;
+    const last = sorted[sorted.length - 1];
+    const split = sorted.length > 1 && last.splits ? last : undefined;
     for (const group of sorted)
-      this.means.set(group.at, `${group === split ? "split by" : "by"} ${text(group)}`);
-    const groups = by.map((group, i) => `${text(group)}${i === 0 ? top : ""}`).join(" then ");
-    return ` by ${groups}${split ? ` split by ${text(split)}` : ""}`;
+      this.place(group, `${group === split ? "split by" : "by"} ${text(group)}`);
+    this.used.add("top");
+    const top = draft.top === null ? "" : ` top ${draft.top}`;
+    const by = sorted
+      .filter((group) => group !== split)
+      .map((group, i) => `${text(group)}${i === 0 ? top : ""}`);
+    return ` by ${by.join(" then ")}${split ? ` split by ${text(split)}` : ""}`;
   }
 
   /** The date that is told of nearest to a place; the subject's usual one where none is said. */
@@ -245,42 +343,60 @@ class Assembly {
     const near = [...this.draft.events].sort(
       (a, b) => Math.abs(a.at - at) - Math.abs(b.at - at),
     )[0];
-    if (near) return near.date;
+    if (near) {
+      this.told.add(near.date);
+      return near.date;
+    }
     return this.draft.measure?.includes("time") && this.subject !== "time entries"
       ? "finished"
       : this.usual;
   }
 
   private where(): string {
+    return whereText(textsOf(this.parts()));
+  }
+
+  /** Everything that records are asked to be, with the times that have no other place. */
+  private parts(): Placed[] {
     const { draft } = this;
-    const events = new Set(draft.events);
+    this.used.add("conditions");
     const reached = REACHED[this.subject] ?? {};
     const values = draft.values.map((value) => ({
       ...value,
       field: reached[value.field] ?? value.field,
     }));
-    const parts = [...draft.conditions, ...valueConditions(values)];
-    for (const { text, at } of draft.conditions) this.means.set(at, this.withDays(text));
-    for (const value of values)
-      this.means.set(value.at, valueConditions(values.filter(({ at }) => at === value.at))[0].text);
+    const parts = [
+      ...draft.conditions.map(({ text, at }) => ({ text: this.withDays(text), at })),
+      ...valueConditions(values),
+    ];
+    for (const { text, at } of parts) this.means.set(at, text);
+    for (const { at } of values)
+      this.means.set(at, valueConditions(values.filter((one) => one.at === at))[0].text);
     for (const time of draft.times) {
       if (this.used.has(time) || this.isStood(time)) continue;
+      this.used.add(time);
+      if (draft.events.length === 0 && this.tellsBecame(time, parts)) continue;
       const date = this.dateNear(time.from);
-      for (const event of events) if (event.date === date) events.delete(event);
+      // Of what somebody is, such as overdue, a time alone does not say what happened then.
+      if (draft.events.length === 0 && draft.conditions.some(({ at }) => at === LAST))
+        this.doubts.push(`it is not said what happened ${timeText(time)}`);
       if (date === "due" && !parts.some(({ text }) => text === OPEN))
         parts.push({ text: OPEN, at: -1 });
       parts.push({ text: `${date} ${timeText(time)}`, at: time.from });
       this.means.set(time.from, `${date} ${timeText(time)}`);
-      this.used.add(time);
     }
-    const isDated = draft.groups.some(({ grain }) => grain) || this.draft.history !== null;
-    if (!isDated && this.used.size === 0)
-      for (const { date, at } of events)
-        if (date === "finished") parts.push({ text: FINISHED_STATE, at });
-    const texts = [
-      ...new Set(parts.sort((a, b) => a.at - b.at).map(({ text }) => this.withDays(text))),
-    ];
-    return texts.length ? ` where ${texts.join(" and ")}` : "";
+    // Whatever was finished is so by its status, where no time tells when.
+    for (const { date, at } of draft.events)
+      if (date === "finished" && !this.told.has(date)) parts.push({ text: FINISHED_STATE, at });
+    return parts.sort((a, b) => a.at - b.at);
+  }
+
+  /** "moved to Signed off last week": when it became so. */
+  private tellsBecame(time: Time, parts: Placed[]): boolean {
+    const at = parts.findIndex(({ text }) => / became /.test(text) && !/ during /.test(text));
+    if (at === -1 || time.kind !== "period") return false;
+    parts[at] = { ...parts[at], text: `${parts[at].text} ${timeText(time)}` };
+    return true;
   }
 
   private withDays(text: string): string {
@@ -298,6 +414,7 @@ class Assembly {
 
   private stood(): string {
     const time = this.draft.times.find((one) => this.isStood(one));
+    if (time) this.used.add(time);
     return time && "day" in time ? ` as it stood on ${time.day}` : "";
   }
 
@@ -306,7 +423,9 @@ class Assembly {
   }
 }
 
-const quoted = (name: string): string => `"${name.replaceAll('"', '\\"')}"`;
+const textsOf = (parts: readonly Placed[]): string[] => [...new Set(parts.map(({ text }) => text))];
+const whereText = (texts: readonly string[]): string =>
+  texts.length ? ` where ${texts.join(" and ")}` : "";
 
 function timeText(time: Time): string {
   switch (time.kind) {

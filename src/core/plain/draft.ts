@@ -2,7 +2,7 @@ import { nameText } from "../sentence";
 import type { Time } from "./times";
 
 /** A part with the place where it was said: the order of a question is the order of its groups and conditions. */
-interface Placed {
+export interface Placed {
   readonly text: string;
   readonly at: number;
 }
@@ -11,8 +11,6 @@ export interface GroupSaid extends Placed {
   readonly splits: boolean;
   /** A stretch of time: its date comes from what is said to happen. */
   readonly grain?: string;
-  /** "then by": a group within the group. */
-  readonly within?: boolean;
 }
 export interface Value {
   readonly field: string;
@@ -29,6 +27,8 @@ export interface Draft {
   measure: string | null;
   /** A part of its records, as a share of them. */
   isShare: boolean;
+  /** Where it begins to say which part: "that missed …"; null where nothing marks it. */
+  shareFrom: number | null;
   conditions: Placed[];
   values: Value[];
   groups: GroupSaid[];
@@ -57,6 +57,7 @@ export const emptyDraft = (): Draft => ({
   subject: null,
   measure: null,
   isShare: false,
+  shareFrom: null,
   conditions: [],
   values: [],
   groups: [],
@@ -76,6 +77,8 @@ export const emptyDraft = (): Draft => ({
   doubts: [],
 });
 
+/** The place of what is added to all that was said. */
+export const LAST = 10_000;
 export const OPEN = "status is open";
 export const isAboutOpen = ({ conditions }: Draft): boolean =>
   conditions.some(({ text }) => text === OPEN);

@@ -89,6 +89,16 @@ export class Question {
     };
   }
 
+  /** The same wherever it stands. */
+  findAll(pattern: string): Found[] {
+    return [...this.left.matchAll(new RegExp(wholeWords(pattern), "gu"))].map((match) => ({
+      words: match[0],
+      groups: match.groups ?? {},
+      from: match.index,
+      to: match.index + match[0].length,
+    }));
+  }
+
   take(pattern: string, part: UsePart, rule: string): Found | null {
     const found = this.find(pattern);
     if (found) this.use(found, part, rule);

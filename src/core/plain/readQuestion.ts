@@ -1,13 +1,13 @@
 import type { AskContext } from "../catalog";
 import { parseSentence, printReport, type Report } from "../kinds";
 import { assembled, type Assembled } from "./assemble";
-import { readAsks, readComparison, readLevelEnds, readMine } from "./clauses/asks";
-import { readAmounts, readStates, readTexts } from "./clauses/conditions";
+import { readAsks, readComparison, readLevelEnds, readMine, readWhich } from "./clauses/asks";
+import { readAmounts, readEmpty, readStates, readTexts } from "./clauses/conditions";
 import { readGroups, readRanks } from "./clauses/groups";
 import { readEntries, readMeasures } from "./clauses/measures";
 import { readEvents, readOrder, readShape } from "./clauses/rest";
 import { readSubject, readSubjectFirst, storiesOf } from "./clauses/subject";
-import { addName, readPriorities } from "./clauses/values";
+import { addNames, readOr, readPriorities } from "./clauses/values";
 import { emptyDraft, type Draft } from "./draft";
 import { respeltQuestion } from "./respelt";
 import { readForms, readSprints } from "./forms";
@@ -18,10 +18,12 @@ import { FILLERS } from "./words/fillers";
 
 /** One way in which a question can be read. */
 export interface Reading {
+  /** The question as it was read: with misspelt words as what they were meant to be. */
+  readonly text: string;
   readonly report: Report;
   /** Canonical. */
   readonly sentence: string;
-  /** What each stretch of the question became, in its order. */
+  /** What each stretch of its text became, in its order. */
   readonly uses: readonly Use[];
   /** Everything that carries meaning was used, in one way only. */
   readonly isSure: boolean;
@@ -55,7 +57,17 @@ export function readQuestion(
   if (strict.ok && text.length <= LONGEST_QUESTION) {
     const sentence = printReport(strict.value, context.catalog);
     const whole: Use = { from: 0, to: text.length, part: "kind", rule: "a sentence as it stands" };
-    return [{ report: strict.value, sentence, uses: [whole], isSure: true, doubts: [], chose: [] }];
+    return [
+      {
+        text: asked,
+        report: strict.value,
+        sentence,
+        uses: [whole],
+        isSure: true,
+        doubts: [],
+        chose: [],
+      },
+    ];
   }
   const first = readOnce(asked, context, [], taught);
   const readings = [first.reading];
@@ -110,23 +122,25 @@ function readOnce(
   readEntries(question, draft);
   draft.times = times.take(question);
   readMine(question, draft);
-  const places = takeNames(question, catalog);
-  for (const place of places) addName(question, draft, place, optionAt);
+  addNames(question, draft, takeNames(question, catalog), optionAt);
   readPriorities(question, draft, context, optionAt);
   readSprints(question, draft);
-  readSubjectFirst(question, draft);
+  readSubjectFirst(question, draft, catalog);
   if (question.find("story points") && draft.subject === null) draft.subject = storiesOf(catalog);
+  readEmpty(question, draft);
   readMeasures(question, draft);
   readRanks(question, draft, catalog);
   readGroups(question, draft, catalog);
+  readWhich(question, draft);
   readStates(question, draft, catalog);
   readOrder(question, draft);
   readShape(question, draft);
   readSubject(question, draft, catalog);
   readEvents(question, draft);
+  readOr(question, draft);
   for (const said of FILLERS) question.takeAll(said, "filler", "says nothing by itself");
   const left = question.words();
-  if (left.length > 0 && chosen.every(({ at }) => at >= 0)) {
+  if (left.length > 0) {
     const mended = respeltQuestion(
       text,
       left.map(({ words, from, to }) => ({ words, from, to })),
@@ -154,11 +168,13 @@ function readOnce(
   if (!parsed.ok) return { reading: null, choices: [] };
   const doubts = [
     ...draft.doubts,
+    ...said.doubts,
     ...left.map(({ from, to }) => `"${text.slice(from, to)}" was not understood`),
     ...choices.map(({ words, options }) => `"${words}" could be ${options} things`),
   ];
   return {
     reading: {
+      text,
       report: parsed.value,
       sentence: printReport(parsed.value, catalog),
       uses: [...question.uses]

@@ -24,12 +24,14 @@ export function respeltQuestion(
 }
 
 const VOCABULARY =
-  "open closed finished resolved created raised reported overdue unassigned faults fault requests request tickets ticket issues items stories tasks priority assignee assignees status service services team teams average median number count month months week weeks quarter year years today yesterday between since blocked reopened reassigned burndown velocity backlog trend points hours sprint oldest newest agents technician owner".split(
+  "open closed finished resolved created raised reported overdue unassigned tickets ticket issues items priority assignee assignees status service services team teams average median number count month months week weeks quarter year years today yesterday between since blocked reopened reassigned burndown velocity backlog trend points hours sprint oldest newest agents technician owner".split(
     " ",
   );
 function knownWords(context: AskContext): Spellings[] {
   const own = new Spellings();
   for (const word of VOCABULARY) own.add(stem(word));
+  for (const { label, plural = label } of context.catalog.kinds())
+    for (const word of `${label} ${plural}`.split(" ")) own.add(stem(word));
   for (const field of fieldsSaid(context.catalog, "items"))
     if (/^[a-z ]+$/.test(field.text)) for (const word of field.text.split(" ")) own.add(stem(word));
   return [own, nameIndexOf(context.catalog).words];

@@ -13,13 +13,13 @@ import {
 import type { Found, Question } from "./question";
 import { NUMBER, numberOf } from "./words/numbers";
 
-/** A time in a question, in the words of the sentence. */
-export type Time = Pick<Found, "from" | "to"> &
-  (
-    | { readonly kind: "period"; readonly period: string; readonly days: number }
-    | { readonly kind: "since" | "before" | "after" | "until" | "on" | "as of"; readonly day: Day }
-    | { readonly kind: "between"; readonly first: Day; readonly last: Day }
-  );
+/** A time as a question says it, in the words of the sentence. */
+type TimeSaid =
+  | { readonly kind: "period"; readonly period: string; readonly days: number }
+  | { readonly kind: "since" | "before" | "after" | "until" | "on" | "as of"; readonly day: Day }
+  | { readonly kind: "between"; readonly first: Day; readonly last: Day };
+/** And where. */
+export type Time = Pick<Found, "from" | "to"> & TimeSaid;
 
 const MONTHS = [
   "jan(?:uary)?",
@@ -147,16 +147,13 @@ export class Times {
   take(question: Question): Time[] {
     const times: Time[] = [];
     this.isAhead = question.find("due|deadlines?|coming|upcoming") !== null;
-    const each = (
-      pattern: string,
-      read: (found: Found) => Omit<Time, "from" | "to"> | null | undefined,
-    ) => {
+    const each = (pattern: string, read: (found: Found) => TimeSaid | null | undefined) => {
       for (;;) {
         const found = question.find(pattern);
         const time = found && read(found);
         if (!found || !time) return;
         question.use(found, "period", "a time");
-        times.push({ ...time, from: found.from, to: found.to } as Time);
+        times.push({ ...time, from: found.from, to: found.to });
       }
     };
     const period = (text: string, days: number) =>
@@ -338,10 +335,6 @@ export class Times {
 }
 
 type Each = (pattern: string, read: (found: Found) => TimeSaid | null | undefined) => void;
-type TimeSaid =
-  | { readonly kind: "period"; readonly period: string; readonly days: number }
-  | { readonly kind: "since" | "before" | "after" | "until" | "on" | "as of"; readonly day: Day }
-  | { readonly kind: "between"; readonly first: Day; readonly last: Day };
 
 function rolling(
   way: "last" | "next",

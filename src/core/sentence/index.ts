@@ -15,7 +15,7 @@ export {
   UNKNOWN,
   valueText,
 } from "./texts";
-export { nameText } from "./words";
+export { nameText, quoted } from "./words";
 export { Cursor, Stop, type Expected, type ExpectedKind } from "./cursor";
 export { lex, LONGEST } from "./lex";
 export { isMeasureAt, parseMeasure, parseSimpleMeasure, whyNoRatio } from "./measures";

@@ -73,7 +73,8 @@ async function readSure(em: EntityManager, question: string, desk: Desk): Promis
 }
 
 /** A reading as programs take it. */
-const readingBody = ({ report, sentence, isSure, doubts, uses }: Reading) => ({
+const readingBody = ({ text, report, sentence, isSure, doubts, uses }: Reading) => ({
+  text,
   sentence,
   definition: report,
   sure: isSure,

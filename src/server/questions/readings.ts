@@ -25,8 +25,9 @@ export async function readingsOf(
   const readings = readQuestion(question, view, await taughtTo(em, desk));
   const lines: ReadingLine[] = [];
   const inWords = (report: Report) => printReport(pictured(report, view), view.catalog);
-  for (const [i, { report, sentence, uses, isSure, doubts, chose }] of readings.entries())
+  for (const [i, { text, report, sentence, uses, isSure, doubts, chose }] of readings.entries())
     lines.push({
+      text,
       report: pictured(report, view),
       sentence,
       pictured: inWords(report),

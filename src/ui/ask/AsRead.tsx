@@ -6,7 +6,7 @@ import { Brackets } from "./askStyle";
 import { stretchesOf } from "./stretches";
 
 /** How each stretch of a question was read: sure, doubtful, or left out; what was taught can be forgotten. */
-export function AsRead({ question, reading }: { question: string; reading: ReadingLine }) {
+export function AsRead({ reading }: { reading: ReadingLine }) {
   const client = useQueryClient();
   const forget = async (words: string) => {
     try {
@@ -20,7 +20,7 @@ export function AsRead({ question, reading }: { question: string; reading: Readi
   };
   return (
     <Brackets aria-label="How it was read">
-      {stretchesOf(question, reading).map(({ words, state, means, rule, isTaught }, i) => (
+      {stretchesOf(reading).map(({ words, state, means, rule, isTaught }, i) => (
         <li key={i} className={state}>
           <span>{words}</span>
           <b>{means}</b>

@@ -143,7 +143,7 @@ function Asking({ onClose, takeTyped }: AskProps) {
               }}
             />
           </TextField>
-          {best && best.uses.length > 1 && <AsRead question={asked} reading={best} />}
+          {best && best.uses.length > 1 && <AsRead reading={best} />}
         </div>
         {best && (
           <Sentence>

@@ -4,6 +4,7 @@ import { sectionsOf } from "./sections";
 import { sentenceWords, stretchesOf } from "./stretches";
 
 const reading = (sentence: string, more: object = {}) => ({
+  text: sentence,
   report: {} as never,
   sentence,
   pictured: `${sentence} as bars`,
@@ -78,7 +79,8 @@ test("each stretch says what it became; fillers that stand together are one, wha
     to: question.indexOf(words) + words.length,
   });
   expect(
-    stretchesOf(question, {
+    stretchesOf({
+      text: question,
       doubts: ['"urgent" could be 2 things', '"moon" was not understood'],
       uses: [
         { ...at("please"), part: "filler", rule: "" },

@@ -24,13 +24,14 @@ const PART_WORDS: Readonly<Record<string, string>> = {
 };
 
 /** The stretches of a question in their order; fillers that stand together are one. */
-export function stretchesOf(
-  question: string,
-  { uses, doubts }: Pick<ReadingLine, "uses" | "doubts">,
-): readonly Stretch[] {
+export function stretchesOf({
+  text,
+  uses,
+  doubts,
+}: Pick<ReadingLine, "text" | "uses" | "doubts">): readonly Stretch[] {
   const stretches: Stretch[] = [];
   for (const { from, to, part, rule, means } of uses) {
-    const words = question.slice(from, to).trim();
+    const words = text.slice(from, to).trim();
     if (!words) continue;
     const last = stretches[stretches.length - 1];
     if (part === "filler") {

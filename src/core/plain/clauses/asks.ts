@@ -8,14 +8,13 @@ export function readAsks(question: Question, draft: Draft): void {
     "count",
   );
   if (counts) draft.asks = "count";
-  else if (
-    question.take(
-      "lists?(?: of)?(?: all)?(?: the)?|which(?! (?:team|service|assignee|person|agent|people|priority|project|landing|kind|status|weather|vessel))|what are|what is",
-      "kind",
-      "a list",
-    )
-  )
-    draft.asks = "list";
+  else if (question.take("lists?(?: of)?(?: all)?(?: the)?", "kind", "a list")) draft.asks = "list";
+}
+
+/** What asks which ones there are asks for them, unless it asks which group. */
+export function readWhich(question: Question, draft: Draft): void {
+  const which = question.take("which|what are|what is", "kind", "a list");
+  if (which && draft.asks === null) draft.asks = "list";
 }
 
 export function readComparison(question: Question, draft: Draft): void {

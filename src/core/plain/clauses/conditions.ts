@@ -1,9 +1,9 @@
 import type { Catalog } from "../../catalog";
-import { nameText } from "../../sentence";
-import { OPEN, type Draft } from "../draft";
+import { nameText, quoted } from "../../sentence";
+import { LAST, OPEN, type Draft } from "../draft";
 import type { Question } from "../question";
 import { NUMBER, numberOf } from "../words/numbers";
-import { PAUSED_WORDS, STAGES, STATES, STATUS_WORDS } from "../words/states";
+import { PAUSED_WORDS, STAGES, STATES, STATUS_WORDS, type State } from "../words/states";
 
 /** Texts that a title has: "with radio in the title". */
 export function readTexts(question: Question, draft: Draft): void {
@@ -25,7 +25,10 @@ export function readTexts(question: Question, draft: Draft): void {
       "a text in the title",
     );
   if (found)
-    draft.conditions.push({ text: `title contains "${found.groups.text ?? ""}"`, at: found.from });
+    draft.conditions.push({
+      text: `title contains ${quoted(found.groups.text ?? "")}`,
+      at: found.from,
+    });
   const tag = question.takeAll(
     `(?<not>not )?(?:tagged|labell?ed)(?: with| as)? (?<tag>[^\\s,?]+)|with (?:the )?(?:tag|label) (?<with>[^\\s,?]+)`,
     "condition",
@@ -125,14 +128,14 @@ export function readAmounts(question: Question, draft: Draft): void {
     );
   // "untouched for two weeks": without "more than" it is at least that.
   const idle = question.take(
-    `(?:(?:nobody|no one) has |not |un)?(?:touched|looked at|worked on|updated|changed|moved)(?: (?:in|for|since))? (?:the last |over )?(?<n>${NUMBER}) (?<unit>${UNIT_WORDS})`,
+    `(?:(?:nobody|no one) (?:has |have |had )?|(?:have |has )?not (?:been )?|(?:haven't|hasn't) (?:been )?|un)(?:touched|looked at|worked on|updated|changed|moved)(?: by (?:anyone|anybody))?(?: (?:in|for|since))? (?:the last |over )?(?<n>${NUMBER}) (?<unit>${UNIT_WORDS})`,
     "condition",
     "not changed for so long",
   );
   if (idle) {
     const amount = inDays(numberOf(idle.groups.n ?? ""), idle.groups.unit ?? "");
     say(`last changed before ${DAYS_AGO}${amount}`, idle.from);
-    say(OPEN, 10_000);
+    say(OPEN, LAST);
   }
   if (!stuck) return;
   const forLong = question.take(
@@ -151,14 +154,33 @@ export function readAmounts(question: Question, draft: Draft): void {
 /** Stands for a day counted back from today; it is filled in when the sentence is made. */
 export const DAYS_AGO = "days-ago:";
 
-export function readStates(question: Question, draft: Draft, catalog: Catalog): void {
-  const take = (said: string, means: string, rule = means) => {
+const taker =
+  (question: Question, draft: Draft) =>
+  (said: string, means: string, rule = means) => {
     const found = question.take(said, "condition", rule);
     if (found) draft.conditions.push({ text: means, at: found.from });
     return found;
   };
-  for (const { said, means, open } of STATES)
-    if (take(said, means) && open) draft.conditions.push({ text: OPEN, at: 10_000 });
+
+function takeStates(question: Question, draft: Draft, states: readonly State[]): void {
+  const take = taker(question, draft);
+  for (const { said, means, open } of states)
+    if (take(said, means) && open) draft.conditions.push({ text: OPEN, at: LAST });
+}
+
+const isEmpty = ({ means }: State): boolean => means.endsWith("is empty");
+
+/** What is not set: before what could be measured or grouped by, which is called the same. */
+export const readEmpty = (question: Question, draft: Draft): void =>
+  takeStates(question, draft, STATES.filter(isEmpty));
+
+export function readStates(question: Question, draft: Draft, catalog: Catalog): void {
+  const take = taker(question, draft);
+  takeStates(
+    question,
+    draft,
+    STATES.filter((state) => !isEmpty(state)),
+  );
   const isCounted = draft.conditions.some(({ text }) => text.startsWith("reopened"));
   if (!isCounted && !draft.measure && take("reopened", "reopened over 0") && draft.times.length)
     draft.doubts.push("when something was reopened cannot be asked, only how often");

@@ -68,19 +68,19 @@ export function readGroups(question: Question, draft: Draft, catalog: Catalog): 
   const whole = said.map((one) => one.said).join("|");
   const textOf = (words: string) =>
     said.find((one) => new RegExp(`^(?:${one.said.replaceAll(" ", "\\s+")})$`, "u").test(words));
-  const connected = `(?<then>(?:,? ?and )?then )?(?<how>${SPLITTING}|${GROUPING}) (?:the |their |its |each |every )?(?:(?:kinds?|types?|sorts?) of )?(?<field>${whole})(?<more>(?:(?:,| and| then(?: by)?| by| \\/) (?:by )?(?:the |their |its )?(?:${whole}))*)(?! (?:than|spent|logged))`;
+  const connected = `(?:(?:,? ?and )?then )?(?<how>${SPLITTING}|${GROUPING}) (?:the |their |its |each |every )?(?:(?:kinds?|types?|sorts?) of )?(?<field>${whole})(?<more>(?:(?:,| and| then(?: by)?| by| \\/) (?:by )?(?:the |their |its )?(?:${whole}))*)(?! (?:than|spent|logged))`;
   for (;;) {
     const found = question.take(connected, "group", "a group");
     if (!found) break;
-    const { then, how = "", field = "", more = "" } = found.groups;
+    const { how = "", field = "", more = "" } = found.groups;
     const splits = new RegExp(`^(?:${SPLITTING})$`, "u").test(how.replace(/\s+/g, " "));
-    add(field, found.from, splits, Boolean(then));
+    add(field, found.from, splits);
     for (const [i, part] of more
       .split(/(?:,| and | then(?: by)? | \/ )\s*/)
       .filter(Boolean)
       .entries()) {
       const words = part.trim().replace(/^(?:by|the|their|its) /, "");
-      if (words) add(words, found.from + 1 + i, !/then/.test(more), /then/.test(more));
+      if (words) add(words, found.from + 1 + i, !/then/.test(more));
     }
   }
   const adverb = question.take(
@@ -88,9 +88,9 @@ export function readGroups(question: Question, draft: Draft, catalog: Catalog): 
     "group",
     "a stretch of time",
   );
-  if (adverb) add(adverb.groups.grain ?? adverb.groups.unit ?? "", adverb.from, false, false);
+  if (adverb) add(adverb.groups.grain ?? adverb.groups.unit ?? "", adverb.from, false);
 
-  function add(words: string, at: number, splits: boolean, within: boolean): void {
+  function add(words: string, at: number, splits: boolean): void {
     const one = textOf(words.replace(/\s+/g, " "));
     if (!one) return;
     const group: GroupSaid = {
@@ -98,7 +98,6 @@ export function readGroups(question: Question, draft: Draft, catalog: Catalog): 
       at,
       splits,
       ...(one.grain ? { grain: one.grain } : {}),
-      ...(within ? { within } : {}),
     };
     if (!draft.groups.some(({ text }) => text === group.text)) draft.groups.push(group);
   }

@@ -13,6 +13,7 @@ export function readMeasures(question: Question, draft: Draft): void {
     )
   ) {
     draft.isShare = true;
+    draft.shareFrom = question.find("that|which|who|whose")?.from ?? null;
     return;
   }
   const taking =
@@ -48,6 +49,7 @@ export function readMeasures(question: Question, draft: Draft): void {
         : question.take(said, "measure", field);
     if (!amount) continue;
     const usual = field === "points" || field.includes("estimate") || often ? "sum of" : "average";
+    if (draft.measure) draft.doubts.push("one thing is measured at a time");
     draft.measure = `${aggregate?.measure ?? usual} ${field}`;
   }
   if (!draft.measure) return;

@@ -1,18 +1,17 @@
 import { type Draft } from "../draft";
 import type { Question } from "../question";
 import { EVENTS } from "../words/events";
-import { NUMBER } from "../words/numbers";
 import { SHAPE_WORDS } from "../words/shapes";
 
 export function readOrder(question: Question, draft: Draft): void {
   const oldest = question.take(
-    `(?:the )?(?:(?:${NUMBER}) )?(?:oldest|longest open)(?: ones)?(?: first)?|(?:sorted|ordered|order|sort) by (?:age|created)`,
+    `(?:the )?(?:oldest|longest open)(?: ones)?(?: first)?|(?:sorted|ordered|order|sort) by (?:age|created)`,
     "order",
     "the oldest first",
   );
   if (oldest) draft.sort = "created";
   const newest = question.take(
-    `(?:the )?(?:(?:${NUMBER}) )?(?:newest|latest|most recent(?:ly created)?)(?: ones)?(?: first)?`,
+    `(?:the )?(?:newest|latest|most recent(?:ly created)?)(?: ones)?(?: first)?`,
     "order",
     "the newest first",
   );
@@ -73,7 +72,8 @@ export function readEvents(question: Question, draft: Draft): void {
     )) {
       draft.events.push({ date, at: from });
       const needsTime =
-        /^(?:brand new|new|newly)$/.test(words) || date === "due" || date === "started";
+        /^(?:brand new|new|newly)$/.test(words) ||
+        ["due", "started", "last changed"].includes(date);
       if (needsTime && !isTimed) draft.doubts.push(`"${words}" says no time`);
     }
 }

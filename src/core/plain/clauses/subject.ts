@@ -55,24 +55,28 @@ const SUBJECTS: ReadonlySet<string> = new Set([
 export const storiesOf = (catalog: Catalog): string | null =>
   catalog.kinds().find(({ label }) => label.toLowerCase() === "story")?.plural ?? null;
 
+/** Everything that items are called: their kinds, and the words for any of them. */
+const itemNouns = (catalog: Catalog): string =>
+  [
+    ...catalog.kinds().flatMap(({ label, plural }) => [label, plural ?? label].map(escaped)),
+    ...NOUNS.filter(({ subjects }) => !subjects.some((one) => OWN.has(one))).map(
+      ({ said }) => said,
+    ),
+  ].join("|");
+/** Subjects whose records are no items. */
+const OWN: ReadonlySet<string> = new Set([...SUBJECTS].filter((one) => one !== "items"));
+
 /** Subjects of their own are known before groups are, whose fields are theirs. */
-export function readSubjectFirst(question: Question, draft: Draft): void {
-  if (draft.subject !== null) return;
-  for (const [said, subject] of [
-    ["(?:list )?projects|which projects", "projects"],
-    ["milestones", "milestones"],
-    ["assets", "assets"],
-  ] as const) {
-    const rest = question.rest;
-    const isFirst = question.find(`(?<!(?:by|per|each|every|their|my|across) )(?:${said})`);
-    const hasOther =
-      /(?<!\p{L})(?:faults?|requests?|items?|tickets?|issues?|stories|tasks?|changes|incidents?|bugs?|hours|costs?)(?!\p{L})/u.test(
-        rest,
-      );
-    if (isFirst && !hasOther && draft.values.length === 0) {
-      question.use(isFirst, "subject", subject);
-      draft.subject = subject;
-      return;
-    }
+export function readSubjectFirst(question: Question, draft: Draft, catalog: Catalog): void {
+  if (draft.subject !== null || draft.values.length > 0) return;
+  if (question.find(itemNouns(catalog))) return;
+  for (const subject of ["projects", "milestones", "assets"]) {
+    const found = question.find(
+      `(?<!(?:by|per|each|every|their|my|across) )(?:list |which )?${subject}`,
+    );
+    if (!found) continue;
+    question.use(found, "subject", subject);
+    draft.subject = subject;
+    return;
   }
 }

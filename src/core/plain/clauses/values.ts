@@ -1,4 +1,5 @@
 import type { AskContext } from "../../catalog";
+import { nameText } from "../../sentence";
 import type { Draft } from "../draft";
 import type { NamedPlace } from "../names";
 import type { Question } from "../question";
@@ -9,11 +10,29 @@ const NEGATION =
 const RAISED =
   /(?:raised by|reported by|requested by|created by|opened by|submitted by|logged by|from|by requester|requester(?: is)?|reporter(?: is)?)\s+$/u;
 
-export function addName(
+/** "logged by Halvard": a status that is called as what somebody does is no status before who did it. */
+export function addNames(
+  question: Question,
+  draft: Draft,
+  places: readonly NamedPlace[],
+  optionAt: (at: number, options: number, words: string) => number,
+): void {
+  const isDone = (one: NamedPlace, next: NamedPlace | undefined) =>
+    next !== undefined &&
+    one.names.some(({ field }) => field === "status") &&
+    next.names.some(({ field }) => field === "assignee") &&
+    /^\s+by\s+$/.test(question.text.slice(one.to, next.from));
+  for (const [i, place] of places.entries())
+    if (!isDone(place, places[i + 1]))
+      addName(question, draft, place, optionAt, i > 0 && isDone(places[i - 1], place));
+}
+
+function addName(
   question: Question,
   draft: Draft,
   { from, to, names }: NamedPlace,
   optionAt: (at: number, options: number, words: string) => number,
+  isRaiser = false,
 ): void {
   const before = question.rest.slice(0, from);
   const fitting = names.filter(
@@ -28,17 +47,17 @@ export function addName(
     options[optionAt(from, options.length, question.text.slice(from, to))] ?? options[0];
   let named = field;
   const raised = RAISED.exec(before);
-  if (field === "assignee" && raised) {
-    question.use({ from: raised.index, to: from }, "condition", "who raised it");
+  if (field === "assignee" && (raised || isRaiser)) {
+    if (raised) question.use({ from: raised.index, to: from }, "condition", "who raised it");
     named = "raised by";
   }
   const became =
-    /(?:moved|changed|went|gone|set|put|turned|switched|came)(?: back)?(?: in)?(?:to)?\s+$/u.exec(
+    /(?:moved|changed|went|gone|set|put|turned|switched|came)(?: back)?(?: (?:in)?to)\s+$/u.exec(
       before,
     );
   if (field === "status" && became) {
     question.use({ from: became.index, to: from }, "condition", "became");
-    draft.conditions.push({ text: `status became ${JSON.stringify(value)}`, at: from });
+    draft.conditions.push({ text: `status became ${nameText(value)}`, at: from });
     return;
   }
   const own = fieldWordsBefore(before, field);
@@ -118,3 +137,25 @@ export function readPriorities(
     }
   }
 }
+
+/**
+ * "or" joins values of one field, which are one or another of them anyway. Between other things a sentence would say something
+ * else than "and", which is how they are put together, so it is a doubt.
+ */
+export function readOr(question: Question, draft: Draft): void {
+  for (const { from, to } of question.findAll("or")) {
+    const before = question.uses.filter((use) => use.to <= from).sort((a, b) => b.to - a.to)[0];
+    const after = question.uses.filter((use) => use.from >= to).sort((a, b) => a.from - b.from)[0];
+    const [one, other] = [before, after].map((use) => use && valueIn(draft, use));
+    const isSame = one && other && one.field === other.field && one.isNot === other.isNot;
+    question.use(
+      { from, to },
+      isSame ? "filler" : "not understood",
+      isSame ? "one or another" : "or",
+    );
+    if (!isSame) draft.doubts.push('"or" joins different things');
+  }
+}
+
+const valueIn = (draft: Draft, { from, to }: { readonly from: number; readonly to: number }) =>
+  draft.values.find(({ at }) => from <= at && at < to);

@@ -10,6 +10,7 @@ export const EVENTS: readonly { readonly said: string; readonly date: string }[]
   },
   { said: "started|begun|picked up|taken up", date: "started" },
   { said: "due|falls? due|coming due|deadlines?", date: "due" },
+  { said: "last changed|changed|updated|touched", date: "last changed" },
   { said: "worked on|worked", date: "worked on" },
   { said: "spent on", date: "spent on" },
 ];

@@ -1,6 +1,6 @@
 /** Words that say nothing by themselves: they are left out, and a reading stays sure. */
 export const FILLERS: readonly string[] = [
-  "a|an|the|of|in|on|at|to|for|from|with|by|as|and|or|per|is|are|was|were|be|been|being|am|it|its|their|them|they|there|here",
+  "a|an|the|of|in|on|at|to|for|from|with|by|as|and|per|is|are|was|were|be|been|being|am|it|its|their|them|they|there|here",
   "do|does|did|done by|has|have|had|having|get|got|gets|that|which|who|whom|whose|what|what's|whats|who's|where|how|when",
   "we|us|our|ours|you|your|i|i'd|i'm|me|my|i've|let's|lets",
   "please|pls|plz|hey|dear|(?:can|could|would) you|i would like(?: to)?|i'd like(?: to)?|can|like|want|wants|need|see|show|give|tell|find|get|list|display|draw|make|build|create a|want to|know",
