@@ -1,6 +1,6 @@
 import { quoted } from "../sentence";
 import { addDays, addMonths } from "../time";
-import { DAYS_AGO } from "./clauses/conditions";
+import { DAYS_AGO } from "./clauses/amounts";
 import { FINISHED_STATE } from "./words/states";
 import {
   isAboutOpen,
@@ -12,7 +12,7 @@ import {
   type Placed,
 } from "./draft";
 import type { Time, Times } from "./times";
-import { REACHED } from "./words/fields";
+import { reachedBy, SUBJECTS_ALONE } from "./words/fields";
 import { ITEM_DATE, USUAL_DATE } from "./words/events";
 
 /** The grain at which a stretch of so many days is told where none is said. */
@@ -36,6 +36,7 @@ export function assembled(draft: Draft, times: Times): Assembled {
 class Assembly {
   private readonly subject: string;
   private readonly usual: string;
+  private readonly isOfItems: boolean;
   /** What has its place in the sentence. */
   private readonly used = new Set<Time | GroupSaid | keyof Draft>();
   /** The dates of events that a time or a group tells of. */
@@ -48,6 +49,7 @@ class Assembly {
     private readonly times: Times,
   ) {
     this.subject = draft.subject ?? "items";
+    this.isOfItems = !SUBJECTS_ALONE.has(this.subject);
     this.usual = USUAL_DATE[this.subject] ?? ITEM_DATE;
   }
 
@@ -115,7 +117,15 @@ class Assembly {
       const dates = this.times.dates(time.period);
       if (dates) [from, to] = [addDays(dates.from, -1), dates.to > today ? today : dates.to];
     } else if (time?.kind === "between") [from, to] = [addDays(time.first, -1), time.last];
-    else if (time) [from, to] = [addDays(time.day, -1), today];
+    else if (time) {
+      // "than at the end of September" is the end of that day; "since" is its beginning.
+      from = time.kind === "as of" ? time.day : addDays(time.day, -1);
+      const later = this.draft.times.find((one) => one !== time && one.kind === "as of");
+      if (later && "day" in later) {
+        to = later.day;
+        this.used.add(later);
+      }
+    }
     if (time) this.used.add(time);
     return `bridge of ${this.measured()}${this.where()} from ${from} to ${to}${this.shape()}`;
   }
@@ -123,7 +133,7 @@ class Assembly {
   private crossings(): string {
     const { period, grain } = this.axis("last 3 months");
     const net = this.draft.net ? " with net" : "";
-    return `arrivals and departures of ${this.measured()}${this.where()} by ${grain} for ${period}${net}${this.shape()}`;
+    return `${this.draft.side ?? "arrivals and departures"} of ${this.measured()}${this.where()} by ${grain} for ${period}${net}${this.shape()}`;
   }
 
   /** "open … per month", "at the end of each month": how many there were, not how many began. */
@@ -285,6 +295,9 @@ class Assembly {
       return "";
     }
     this.used.add(other);
+    // What is open is so at a day; of a stretch of time it does not say when.
+    if (isAboutOpen(draft) && draft.events.length === 0)
+      this.doubts.push("it is not said on which day they are open");
     const isRunning = /^this (?:week|month|quarter|year|fiscal year)$/.test(main.period);
     if (isRunning)
       draft.times = draft.times.map((time) =>
@@ -316,7 +329,7 @@ class Assembly {
     const field = fields.find((one, i) => fields.indexOf(one) !== i);
     if (field === undefined) this.used.delete("compares");
     else if (!groups.some(({ text }) => text === field))
-      groups.push({ text: field, at: LAST, splits: false });
+      groups.push({ text: field, at: LAST, splits: groups.length > 0 });
     return "";
   }
 
@@ -360,7 +373,7 @@ class Assembly {
   private parts(): Placed[] {
     const { draft } = this;
     this.used.add("conditions");
-    const reached = REACHED[this.subject] ?? {};
+    const reached = reachedBy(this.subject);
     const values = draft.values.map((value) => ({
       ...value,
       field: reached[value.field] ?? value.field,
@@ -369,6 +382,14 @@ class Assembly {
       ...draft.conditions.map(({ text, at }) => ({ text: this.withDays(text), at })),
       ...valueConditions(values),
     ];
+    if (!this.isOfItems) {
+      const isDue = parts.some(({ text }) => text.startsWith("due before"));
+      if (draft.conditions.some(({ text, at }) => text === OPEN && at !== LAST))
+        this.doubts.push("only items are open or finished");
+      const kept = parts.filter(({ text }) => text !== OPEN);
+      if (isDue && this.subject === "milestones") kept.push({ text: "reached is empty", at: LAST });
+      parts.splice(0, parts.length, ...kept);
+    }
     for (const { text, at } of parts) this.means.set(at, text);
     for (const { at } of values)
       this.means.set(at, valueConditions(values.filter((one) => one.at === at))[0].text);
@@ -380,7 +401,7 @@ class Assembly {
       // Of what somebody is, such as overdue, a time alone does not say what happened then.
       if (draft.events.length === 0 && draft.conditions.some(({ at }) => at === LAST))
         this.doubts.push(`it is not said what happened ${timeText(time)}`);
-      if (date === "due" && !parts.some(({ text }) => text === OPEN))
+      if (date === "due" && this.isOfItems && !parts.some(({ text }) => text === OPEN))
         parts.push({ text: OPEN, at: -1 });
       parts.push({ text: `${date} ${timeText(time)}`, at: time.from });
       this.means.set(time.from, `${date} ${timeText(time)}`);
@@ -388,6 +409,9 @@ class Assembly {
     // Whatever was finished is so by its status, where no time tells when.
     for (const { date, at } of draft.events)
       if (date === "finished" && !this.told.has(date)) parts.push({ text: FINISHED_STATE, at });
+    const texts = new Set(parts.map(({ text }) => text));
+    if (texts.has(OPEN) && texts.has(FINISHED_STATE))
+      this.doubts.push("nothing is open and finished at once");
     return parts.sort((a, b) => a.at - b.at);
   }
 

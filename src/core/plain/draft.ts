@@ -47,6 +47,8 @@ export interface Draft {
   unit: string | null;
   sprints: number | null;
   net: boolean;
+  /** Of arrivals and departures, the one of them. */
+  side: string | null;
   /** Why what was read may not be what was meant. */
   doubts: string[];
 }
@@ -74,6 +76,7 @@ export const emptyDraft = (): Draft => ({
   unit: null,
   sprints: null,
   net: false,
+  side: null,
   doubts: [],
 });
 

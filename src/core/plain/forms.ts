@@ -9,11 +9,22 @@ const OUT =
   "closed|finished|resolved|solved|completed|done|departures?|outgoing|what went out|what goes out|out|went out|got finished|outflow";
 const WITH = "vs\\.?|versus|against|and|compared (?:to|with)|to|or";
 
+const BRIDGE =
+  "(?:a |the )?bridge(?: charts?)?(?: (?:of|for))?|(?:what )?explains?(?: why)?(?: the)?(?: (?:change|rise|drop|growth|fall|increase|decrease))(?: (?:in|of))?";
+
 /** Questions about how things were, and about sprints: each is asked in words of its own. */
 export function readForms(question: Question, draft: Draft): void {
   const take = (pattern: string, rule: string) => question.take(pattern, "kind", rule);
   readMoves(question, draft);
   if (draft.subject === "moves") return;
+  const oneWay = question.find("(?<side>arrivals|departures) of");
+  if (oneWay && !question.find(`(?:${IN}) (?:${WITH}) (?:${OUT})`)) {
+    question.use(oneWay, "kind", oneWay.groups.side ?? "");
+    draft.history = "crossings";
+    draft.side = oneWay.groups.side ?? null;
+    draft.conditions.push({ text: OPEN, at: 0 });
+    return;
+  }
   if (
     take(`(?:${IN}) (?:${WITH}) (?:${OUT})`, "arrivals and departures") ??
     take(
@@ -25,6 +36,10 @@ export function readForms(question: Question, draft: Draft): void {
     draft.history = "crossings";
     draft.conditions.push({ text: OPEN, at: 0 });
     draft.net = question.uses.some(({ rule }) => rule.includes("their net"));
+    return;
+  }
+  if (take(BRIDGE, "a bridge: why a level moved")) {
+    draft.history = "bridge";
     return;
   }
   if (
@@ -45,13 +60,13 @@ export function readForms(question: Question, draft: Draft): void {
   else if (take("velocity|velocities", "a velocity")) draft.history = "velocity";
   else if (
     take(
-      "trends?(?: lines?)?|(?:development|evolution|course)(?= of)|over time|backlog(?: size)?|(?:how )?(?:has|have|did)(?= .*(?:develop|evolve|chang))",
+      "trends?(?: lines?)?|(?:levels?|history)(?= of)|(?:development|evolution|course)(?= of)|over time|backlog(?: size| growth)?|(?:how )?(?:has|have|did)(?= .*(?:develop|evolve|chang))",
       "a level at the end of each stretch",
     )
   ) {
     draft.history = "level";
     question.takeAll(
-      "backlog(?: size)?|trends?|develop(?:ed|ing|s)?|evolv(?:ed|ing|es)|over time",
+      "backlog(?: size| growth)?|trends?|develop(?:ed|ing|s)?|evolv(?:ed|ing|es)|over time|chang(?:e|ed|ing)(?= (?:over|in|since|during|this|from)|$)",
       "kind",
       "a level at the end of each stretch",
     );
@@ -87,18 +102,18 @@ function readMoves(question: Question, draft: Draft): void {
       "moves of a field",
     ) ??
     question.take(
-      "(?<field>status|priority|assignee|team|sprint) changes",
+      "(?<field>status|priority|assignee|team|sprint) changes|(?:moves|changes) of (?:the )?(?<of>status|priority|assignee|team|sprint|service)",
       "subject",
       "moves of a field",
     );
   if (!changed) return;
   draft.subject = "moves";
   draft.asks = "count";
-  draft.conditions.push({ text: `field is ${changed.groups.field}`, at: 0 });
+  draft.conditions.push({ text: `field is ${changed.groups.field ?? changed.groups.of}`, at: 0 });
 }
 
 const UNITS: readonly (readonly [string, string])[] = [
-  ["(?:in|by|of)(?: story)? points|story points", "points"],
+  ["(?:(?:in|by|of) )?(?:story )?points", "points"],
   ["(?:in|by) (?:items|count|tickets|stories|number)", "count"],
   ["(?:in|by) (?:remaining )?(?:estimates?|hours|work)", "remaining estimate"],
 ];
@@ -110,7 +125,7 @@ export function readSprints(question: Question, draft: Draft): void {
     if (question.take(said, "measure", "the unit of work")) draft.unit = unit;
   if (draft.history === "burndown") {
     question.takeAll(
-      "(?:of |for )?(?:the |our |my )?(?:current|running|this|present|ongoing) sprint|(?:of |for )?(?:the|our|my) (?:team's )?sprint",
+      "(?:of |for )?(?:the |our |my )?(?:current|running|this|present|ongoing) sprint|(?:of |for )?(?:the |our |my )?(?:team's )?sprint",
       "subject",
       "the current sprint",
     );

@@ -1,11 +1,20 @@
 import type { AskContext } from "../catalog";
 import { parseSentence, printReport, type Report } from "../kinds";
 import { assembled, type Assembled } from "./assemble";
-import { readAsks, readComparison, readLevelEnds, readMine, readWhich } from "./clauses/asks";
-import { readAmounts, readEmpty, readStates, readTexts } from "./clauses/conditions";
-import { readGroups, readRanks } from "./clauses/groups";
-import { readEntries, readMeasures } from "./clauses/measures";
-import { readEvents, readOrder, readShape } from "./clauses/rest";
+import {
+  readAsks,
+  readComparison,
+  readLevelEnds,
+  readMine,
+  readWhich,
+  readWorkload,
+} from "./clauses/asks";
+import { readAmounts } from "./clauses/amounts";
+import { readEmpty, readStates, readTexts } from "./clauses/conditions";
+import { readGroups } from "./clauses/groups";
+import { readRanks } from "./clauses/ranks";
+import { readDistinct, readEntries, readMeasures, readTimeIn } from "./clauses/measures";
+import { readEvents, readOrder, readShape, readSorted } from "./clauses/rest";
 import { readSubject, readSubjectFirst, storiesOf } from "./clauses/subject";
 import { addNames, readOr, readPriorities } from "./clauses/values";
 import { emptyDraft, type Draft } from "./draft";
@@ -113,6 +122,8 @@ function readOnce(
     return chosen.find((one) => one.at === at)?.option ?? 0;
   };
   readTaught(question, draft, taught);
+  readDistinct(question, draft, catalog);
+  readTimeIn(question, draft, catalog);
   readAsks(question, draft);
   readTexts(question, draft);
   readForms(question, draft);
@@ -127,18 +138,22 @@ function readOnce(
   readSprints(question, draft);
   readSubjectFirst(question, draft, catalog);
   if (question.find("story points") && draft.subject === null) draft.subject = storiesOf(catalog);
-  readEmpty(question, draft);
+  readEmpty(question, draft, catalog);
+  readSorted(question, draft, catalog);
   readMeasures(question, draft);
+  readWorkload(question, draft);
   readRanks(question, draft, catalog);
   readGroups(question, draft, catalog);
   readWhich(question, draft);
   readStates(question, draft, catalog);
-  readOrder(question, draft);
+  readOrder(question, draft, catalog);
   readShape(question, draft);
   readSubject(question, draft, catalog);
   readEvents(question, draft);
   readOr(question, draft);
   for (const said of FILLERS) question.takeAll(said, "filler", "says nothing by itself");
+  const sign = /[<>=≠≤≥]|!=/.exec(question.rest);
+  if (sign) draft.doubts.push(`"${sign[0]}" was not understood`);
   const left = question.words();
   if (left.length > 0) {
     const mended = respeltQuestion(
@@ -163,9 +178,9 @@ function readOnce(
     draft.history === null &&
     draft.measure === null;
   if (isEmpty) return { reading: null, choices: [] };
-  const said = assembled(draft, times);
-  const parsed = parseSentence(said.sentence, context);
-  if (!parsed.ok) return { reading: null, choices: [] };
+  const made = madeSentence(draft, times, context);
+  if (made === null) return { reading: null, choices: [] };
+  const { said, report } = made;
   const doubts = [
     ...draft.doubts,
     ...said.doubts,
@@ -175,8 +190,8 @@ function readOnce(
   return {
     reading: {
       text,
-      report: parsed.value,
-      sentence: printReport(parsed.value, catalog),
+      report,
+      sentence: printReport(report, catalog),
       uses: [...question.uses]
         .sort((a, b) => a.from - b.from)
         .map((use) => ({ ...use, ...meansOf(use, said, draft) })),
@@ -189,6 +204,32 @@ function readOnce(
     },
     choices,
   };
+}
+
+/** Parts that a question can do without, the least important first. */
+const DISPENSABLE = ["shape", "sort", "top", "measure", "groups", "conditions"] as const;
+
+/** The sentence of what was said; what it cannot be said with is left out, and is a doubt. */
+function madeSentence(
+  draft: Draft,
+  times: Times,
+  context: AskContext,
+): { said: Assembled; report: Report } | null {
+  const left = structuredClone(draft);
+  for (const part of [null, ...DISPENSABLE]) {
+    if (part === "groups" || part === "conditions") {
+      for (const { text } of left[part]) draft.doubts.push(`"${text}" does not fit the rest`);
+      left[part] = [];
+    } else if (part !== null) {
+      if (left[part] === null) continue;
+      draft.doubts.push(`"${left[part]}" does not fit the rest`);
+      left[part] = null;
+    }
+    const said = assembled(structuredClone(left), times);
+    const parsed = parseSentence(said.sentence, context);
+    if (parsed.ok) return { said, report: parsed.value };
+  }
+  return null;
 }
 
 /** What the desk says comes before all that everybody says; the longest words first. */

@@ -1,12 +1,12 @@
-import { fieldsSaid } from "./clauses/groups";
+import { fieldsSaid } from "./fieldsSaid";
 import type { AskContext } from "../catalog";
 import { nameIndexOf, respelt, Spellings, stem } from "./names";
 
-/** The question with its unknown words spelt as words that are known; null where none is near. */
 /** Words with a meaning of their own that no sentence has: they are not taken for a misspelt name. */
 const NEVER_RESPELT =
-  /^(?:will|would|going|predict|predicted|forecast|expect|expected|likely|good|happy|should|must|why|bad|better)$/;
+  /^(?:when|while|then|than|because|why|will|would|could|might|shall|never|very|same|near|like|want|other|another|first|last|next|most|least|more|less|few|fewer|going|predict|predicted|forecast|expect|expected|likely|good|happy|should|must|bad|better)$/;
 
+/** The question with its unknown words spelt as words that are known; null where none is near. */
 export function respeltQuestion(
   text: string,
   left: readonly { readonly words: string; readonly from: number; readonly to: number }[],
@@ -32,7 +32,7 @@ function knownWords(context: AskContext): Spellings[] {
   for (const word of VOCABULARY) own.add(stem(word));
   for (const { label, plural = label } of context.catalog.kinds())
     for (const word of `${label} ${plural}`.split(" ")) own.add(stem(word));
-  for (const field of fieldsSaid(context.catalog, "items"))
+  for (const field of fieldsSaid(context.catalog, null).all)
     if (/^[a-z ]+$/.test(field.text)) for (const word of field.text.split(" ")) own.add(stem(word));
   return [own, nameIndexOf(context.catalog).words];
 }

@@ -67,7 +67,7 @@ const DAY_PATTERNS = [
   "(?<iso>\\d{4}-\\d\\d-\\d\\d)",
   `(?:the )?(?<date>\\d{1,2})(?:st|nd|rd|th)?(?: of)? (?<month>${MONTH})\\.?,?(?: (?<year>\\d{4}))?`,
   `(?<month>${MONTH})\\.? (?:the )?(?<date>\\d{1,2})(?:st|nd|rd|th)?(?:,? (?<year>\\d{4}))?`,
-  `(?:last |this |next )?(?<weekday>${WEEKDAY})`,
+  `(?:(?<side>last|this|next) )?(?<weekday>${WEEKDAY})`,
   "(?<word>today|yesterday|tomorrow)",
   `(?<ago>${NUMBER}) (?<unit>days?|weeks?|months?|years?) ago`,
 ];
@@ -100,6 +100,8 @@ export class Times {
     if (month && date) return this.dated(indexIn(MONTHS, month) + 1, Number(date), year);
     const weekday = of("weekday");
     if (weekday) {
+      if (of("side") === "next" || (this.isAhead && of("side") !== "last"))
+        return addDays(this.today, (indexIn(WEEKDAYS, weekday) + 8 - weekdayOf(this.today)) % 7);
       const back = (weekdayOf(this.today) - 1 - indexIn(WEEKDAYS, weekday) + 7) % 7;
       return addDays(this.today, -back);
     }
@@ -118,7 +120,9 @@ export class Times {
     };
     if (year) return in_(Number(year));
     const day = in_(thisYear);
-    return day !== null && day > this.today ? in_(thisYear - 1) : day;
+    if (day === null) return null;
+    if (this.isAhead) return day < this.today ? in_(thisYear + 1) : day;
+    return day > this.today ? in_(thisYear - 1) : day;
   }
 
   private back(count: number, unit: string): Day {
@@ -173,6 +177,15 @@ export class Times {
       ({ groups: { count = "", unit = "" } }) =>
         rolling("next", numberOf(count), unit, false, false, period),
     );
+    each(`(?:in |over |during |for |within )?(?:the )?(?:last|past) half[- ]year`, () =>
+      period("last 6 months", 182),
+    );
+    if (this.isAhead)
+      each(
+        `within (?<count>${NUMBER}) (?<unit>${UNITS})`,
+        ({ groups: { count = "", unit = "" } }) =>
+          rolling("next", numberOf(count), unit, false, false, period),
+      );
     each(`(?:in |within |over |for )?(?:the )?(?:last|past) fortnight`, () =>
       period("last 2 weeks", 14),
     );
@@ -209,8 +222,9 @@ export class Times {
     each(`(?:in |during |for )?(?:the )?year to date|ytd`, () => period("this year so far", 365));
     each(`(?:in |during |for )?(?:the )?month to date|mtd`, () => period("this month so far", 30));
     each(
-      `(?:in |during |for )?q(?<n>[1-4])(?: (?:of )?(?<year>\\d{4}))?`,
-      ({ groups: { n, year } }) => {
+      `(?:in |during |for )?(?:q(?<n>[1-4])|(?:the )?(?<nth>first|second|third|fourth) quarter)(?: (?:of )?(?<year>\\d{4}))?`,
+      ({ groups: { n: digit, nth = "", year } }) => {
+        const n = digit ?? ["first", "second", "third", "fourth"].indexOf(nth) + 1;
         const own = Number(this.today.slice(0, 4));
         const began = Number(n) * 3 - 2 <= Number(this.today.slice(5, 7));
         return period(`${year ?? (began ? own : own - 1)}-Q${n}`, 91);
@@ -268,8 +282,18 @@ export class Times {
   /** "from June to August", "between 1 and 15 Oct". */
   private takeSpans(each: Each): void {
     each(
-      `(?:from|between) (?<a>${MONTH})(?: (?<ay>\\d{4}))? (?:to|and|until|till|through|-) (?<b>${MONTH})(?: (?<by>\\d{4}))?`,
-      ({ groups: { a = "", ay, b = "", by } }) => {
+      `(?:in |during |for |of )?(?:h(?<h>[12])|(?:the )?(?<nth>first|second) half(?: of)?) (?<year>\\d{4}|(?:the |this )year)`,
+      ({ groups: { h, nth, year = "" } }) => {
+        const said = /\d/.test(year) ? year : this.today.slice(0, 4);
+        return h === "1" || nth === "first"
+          ? { kind: "between", first: `${said}-01-01`, last: `${said}-06-30` }
+          : { kind: "between", first: `${said}-07-01`, last: `${said}-12-31` };
+      },
+    );
+    each(
+      `(?:(?:from |between )(?<a>${MONTH})(?: (?<ay>\\d{4}))? (?:to|and|until|till|through|-)|(?<bare>${MONTH})(?: (?<by2>\\d{4}))? (?:to|until|till|through|-)) (?<b>${MONTH})(?: (?<by>\\d{4}))?`,
+      ({ groups: { a: said, ay: saidYear, bare = "", by2, b = "", by } }) => {
+        const [a, ay] = [said ?? bare, saidYear ?? by2];
         const [first, last] = [
           this.dates(this.monthFrom(a, ay ?? by)),
           this.dates(this.monthFrom(b, by)),
@@ -298,10 +322,10 @@ export class Times {
           return day ? { kind, day } : null;
         });
     };
-    word("since|starting|from|after the|on or after", "since");
-    word("before|earlier than|older than|prior to", "before");
-    word("after|later than", "after");
-    word("until|till|up to|by", "until");
+    word("since|starting|from|after the|on or after|>=", "since");
+    word("before|earlier than|older than|prior to|<", "before");
+    word("after|later than|>", "after");
+    word("until|till|up to|by|<=", "until");
     word("as of|as at|as it stood on", "as of");
     each(`since (?<month>${MONTH})(?: (?<year>\\d{4}))?`, ({ groups: { month = "", year } }) => {
       const dates = this.dates(this.monthFrom(month, year));
@@ -327,7 +351,7 @@ export class Times {
       },
     );
     for (const one of DAY_PATTERNS.filter((pattern) => !pattern.includes("<word>")))
-      each(`(?:on |at )?${one}`, ({ groups }) => {
+      each(`(?<!(?:every|each) )(?:on |at )?(?<!(?:every|each) )${one}`, ({ groups }) => {
         const day = this.dayFrom(groups);
         return day ? { kind: "on", day } : null;
       });

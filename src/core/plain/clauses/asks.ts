@@ -1,14 +1,22 @@
-import type { Draft } from "../draft";
+import { OPEN, type Draft } from "../draft";
 import type { Question } from "../question";
 
 export function readAsks(question: Question, draft: Draft): void {
   const counts = question.take(
-    "how many(?! (?:hours|days|times))|(?:the |a )?(?:number|count|total number|amount|quantity) of|count(?: up)?(?: the| all)?",
+    "how many(?! (?:hours|days|times))|(?:the |a )?(?:number|count|total number|amount|quantity) of(?! times)|count(?: up)?(?: the| all)?",
     "measure",
     "count",
   );
   if (counts) draft.asks = "count";
   else if (question.take("lists?(?: of)?(?: all)?(?: the)?", "kind", "a list")) draft.asks = "list";
+}
+
+/** How much there is to do: what is open. */
+export function readWorkload(question: Question, draft: Draft): void {
+  const load = question.take("(?:open )?work ?loads?", "measure", "open items");
+  if (!load) return;
+  draft.asks = "count";
+  draft.conditions.push({ text: OPEN, at: load.from });
 }
 
 /** What asks which ones there are asks for them, unless it asks which group. */
@@ -54,11 +62,36 @@ export function readLevelEnds(question: Question, draft: Draft): void {
   draft.groups.push({ text: grain, at: ends.from, splits: false, grain });
 }
 
+/** What somebody did themselves is theirs, and was done. */
+function readMyDeeds(question: Question, draft: Draft): void {
+  const mine = (at: number) =>
+    draft.values.push({ field: "assignee", value: "me", isNot: false, at });
+  const finished = question.take(
+    "(?:that |which )?(?:(?:have |did )?i|i(?: have|'ve)?)(?: already)? (?:finish(?:ed)?|closed?|resolved?|completed?|fix(?:ed)?|solved?|done)",
+    "condition",
+    "finished by me",
+  );
+  if (finished) {
+    mine(finished.from);
+    draft.events.push({ date: "finished", at: finished.from });
+  }
+  const working = question.take(
+    "(?:that |which )?(?:am i|i am|i'm)(?: currently| now)? working on(?: right now| now| at the moment)?",
+    "condition",
+    "mine and under way",
+  );
+  if (!working) return;
+  mine(working.from);
+  draft.conditions.push({ text: 'stage is "under way"', at: working.from });
+}
+
 /** Me, my team, my projects. */
 export function readMine(question: Question, draft: Draft): void {
+  readMyDeeds(question, draft);
   const put = (field: string, value: string, pattern: string) => {
-    const found = question.take(pattern, "condition", value);
-    if (found) draft.values.push({ field, value, isNot: false, at: found.from });
+    const found = question.take(`(?<not>not )?(?:${pattern})`, "condition", value);
+    if (found)
+      draft.values.push({ field, value, isNot: Boolean(found.groups.not), at: found.from });
     return found !== null;
   };
   if (draft.history !== "velocity") {
@@ -74,7 +107,7 @@ export function readMine(question: Question, draft: Draft): void {
   put(
     "raised by",
     "me",
-    "(?:i|that i|which i) (?:have |'ve )?(?:raised|reported|created|opened|submitted|logged)|(?:raised|reported|created|opened|submitted|requested) by me",
+    "(?:that |which )?(?:did i|have i|i(?: have|'ve)?) (?:raised?|report(?:ed)?|created?|open(?:ed)?|submit(?:ted)?|logged)|(?:raised|reported|created|opened|submitted|requested) by me",
   );
   put(
     "assignee",

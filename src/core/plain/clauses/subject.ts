@@ -1,6 +1,7 @@
 import type { Catalog } from "../../catalog";
 import { type Draft } from "../draft";
 import type { Question } from "../question";
+import { SUBJECTS_ALONE } from "../words/fields";
 import { NOUNS } from "../words/nouns";
 import { escaped } from "./escaped";
 
@@ -8,10 +9,34 @@ import { escaped } from "./escaped";
 export function readSubject(question: Question, draft: Draft, catalog: Catalog): void {
   if (draft.subject !== null) {
     question.takeAll("time entries|cost entries|entries", "subject", "what is counted");
+    if (draft.subject === "time entries")
+      for (const kind of catalog.kinds()) {
+        const words = [kind.label, kind.plural ?? kind.label].map(escaped).join("|");
+        for (const { from } of question.takeAll(`(?:on|for) (?:${words})`, "condition", "a kind"))
+          draft.values.push({ field: "kind", value: kind.label, isNot: false, at: from });
+      }
     return;
   }
   const kinds = catalog.kinds();
   const NOT_A_GROUP = "(?<!(?:by|per|each|every|their|of the|which) )";
+  for (const kind of kinds) {
+    const words = [kind.label, kind.plural ?? kind.label].map(escaped).join("|");
+    for (const { from } of question.takeAll(
+      `(?:except(?: for)?|excluding|without|but not|but no|other than) (?:the )?(?:${words})`,
+      "condition",
+      "not this kind",
+    ))
+      draft.values.push({ field: "kind", value: kind.label, isNot: true, at: from });
+  }
+  const all = kinds.flatMap(({ label, plural = label }) => [label, plural].map(escaped)).join("|");
+  const typed =
+    all && question.find(`(?:of )?(?:the )?(?:kind|type)s?(?: is| ?=| ?:)? ?(?<what>${all})`);
+  if (typed)
+    question.use(
+      { from: typed.from, to: typed.to - (typed.groups.what ?? "").length },
+      "filler",
+      "said with the kind",
+    );
   const found: { subject: string; kind?: string; at: number }[] = [];
   for (const kind of kinds) {
     const words = [kind.label, kind.plural ?? kind.label].map(escaped).join("|");
@@ -41,15 +66,7 @@ export function readSubject(question: Question, draft: Draft, catalog: Catalog):
       draft.values.push({ field: "kind", value: kind, isNot: false, at });
   } else draft.subject = (own[0] ?? found.sort((a, b) => a.at - b.at)[0])?.subject ?? null;
 }
-const SUBJECTS: ReadonlySet<string> = new Set([
-  "items",
-  "time entries",
-  "cost entries",
-  "projects",
-  "assets",
-  "milestones",
-  "weekly words",
-]);
+const SUBJECTS: ReadonlySet<string> = new Set(["items", ...SUBJECTS_ALONE]);
 
 /** Who speaks of story points means stories, where there are any. */
 export const storiesOf = (catalog: Catalog): string | null =>
@@ -59,13 +76,10 @@ export const storiesOf = (catalog: Catalog): string | null =>
 const itemNouns = (catalog: Catalog): string =>
   [
     ...catalog.kinds().flatMap(({ label, plural }) => [label, plural ?? label].map(escaped)),
-    ...NOUNS.filter(({ subjects }) => !subjects.some((one) => OWN.has(one))).map(
+    ...NOUNS.filter(({ subjects }) => !subjects.some((one) => SUBJECTS_ALONE.has(one))).map(
       ({ said }) => said,
     ),
   ].join("|");
-/** Subjects whose records are no items. */
-const OWN: ReadonlySet<string> = new Set([...SUBJECTS].filter((one) => one !== "items"));
-
 /** Subjects of their own are known before groups are, whose fields are theirs. */
 export function readSubjectFirst(question: Question, draft: Draft, catalog: Catalog): void {
   if (draft.subject !== null || draft.values.length > 0) return;

@@ -6,9 +6,12 @@ import type { Question } from "../question";
 import { PRIORITY_WORDS } from "../words/states";
 
 const NEGATION =
-  /(?:^|[^\p{L}])(?:not|except(?: for)?|excluding|other than|without|but not|aren't|isn't|are not|is not|no|minus|all but|anything but)(?: (?:for|in|on|from|the|by|a))*\s*$/u;
+  /(?:^|[^\p{L}])(?:not|except(?: for)?|excluding|other than|without|but not|aren't|isn't|are not|is not|no|minus|all but|anything but|everything but)(?: (?:for|in|on|from|the|by|a))*\s*$/u;
 const RAISED =
-  /(?:raised by|reported by|requested by|created by|opened by|submitted by|logged by|from|by requester|requester(?: is)?|reporter(?: is)?)\s+$/u;
+  /(?<!\p{L})(?:raised by|reported by|requested by|created by|opened by|submitted by|logged by|from|by requester|requester(?: is)?|reporter(?: is)?)\s+$/u;
+
+const MANAGED =
+  /(?<!\p{L})(?:managed by|run by|led by|headed by|with manager|manager(?: is)?)\s+$/u;
 
 /** "logged by Halvard": a status that is called as what somebody does is no status before who did it. */
 export function addNames(
@@ -46,11 +49,19 @@ function addName(
   const { field, value, rule } =
     options[optionAt(from, options.length, question.text.slice(from, to))] ?? options[0];
   let named = field;
+  const managed = MANAGED.exec(before);
+  if (field === "assignee" && managed) {
+    question.use({ from: managed.index, to: from }, "condition", "who manages it");
+    named = "manager";
+  }
   const raised = RAISED.exec(before);
   if (field === "assignee" && (raised || isRaiser)) {
     if (raised) question.use({ from: raised.index, to: from }, "condition", "who raised it");
     named = "raised by";
   }
+  const last = draft.values[draft.values.length - 1];
+  if (field === "assignee" && last?.field === "raised by" && JOINED.test(before))
+    named = "raised by";
   const became =
     /(?:moved|changed|went|gone|set|put|turned|switched|came)(?: back)?(?: (?:in)?to)\s+$/u.exec(
       before,
@@ -61,6 +72,7 @@ function addName(
     return;
   }
   const own = fieldWordsBefore(before, field);
+  const isSignedNot = own !== null && /!=|<>|is not|are not/.test(before.slice(own.from));
   if (own) question.use({ from: own.from, to: from }, "condition", rule);
   const after = fieldWordsAfter(question.rest.slice(to), field);
   if (after) question.use({ from: to + after.from, to: to + after.to }, "condition", rule);
@@ -69,19 +81,17 @@ function addName(
     const start = not.index + (/^[^\p{L}]/u.test(not[0]) ? 1 : 0);
     question.use({ from: start, to: own?.from ?? from }, "condition", "not");
   }
-  const isNot = not !== null || wasNot(draft, named, before);
+  const isNot = isSignedNot || not !== null || wasNot(draft, named, before);
   draft.values.push({ field: named, value, isNot, at: from });
 }
+
+/** What stands before is joined to what was taken before it. */
+const JOINED = /\u0000\s*(?:,|or|and|nor)\s*$/u;
 
 /** "not P3 or P4": what joins a name to one that is excluded excludes it too. */
 const wasNot = (draft: Draft, field: string, before: string): boolean => {
   const last = draft.values[draft.values.length - 1];
-  return (
-    last !== undefined &&
-    last.isNot &&
-    last.field === field &&
-    /\u0000\s*(?:,|or|and|nor)\s*$/u.test(before)
-  );
+  return last !== undefined && last.isNot && last.field === field && JOINED.test(before);
 };
 
 const WORDS_OF: Readonly<Record<string, string>> = {
@@ -99,7 +109,7 @@ const WORDS_OF: Readonly<Record<string, string>> = {
 function fieldWordsBefore(before: string, field: string): { from: number } | null {
   const words = WORDS_OF[field] ?? field;
   const match = new RegExp(
-    `(?<!\\p{L})(?:in |with |of |for |on |by |from )?(?:the )?(?:${words})(?: (?:is|are|=|was|called|named|of))?[\\s:=]+$`,
+    `(?<!\\p{L})(?:in |with |of |for |on |by |from )?(?:the )?(?:${words})(?:\\s*(?:is not|are not|!=|<>|is|are|=|was|called|named|of|in))?[\\s:=(]+$`,
     "u",
   ).exec(before);
   return match && { from: match.index };

@@ -9,7 +9,10 @@ export const EVENTS: readonly { readonly said: string; readonly date: string }[]
     date: "finished",
   },
   { said: "started|begun|picked up|taken up", date: "started" },
-  { said: "due|falls? due|coming due|deadlines?", date: "due" },
+  {
+    said: "(?:with (?:a )?)?due(?: dates?)?|(?:will )?(?:be|fall|come|falls?|coming) due|coming due|deadlines?",
+    date: "due",
+  },
   { said: "last changed|changed|updated|touched", date: "last changed" },
   { said: "worked on|worked", date: "worked on" },
   { said: "spent on", date: "spent on" },

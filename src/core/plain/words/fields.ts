@@ -1,3 +1,5 @@
+import type { SubjectId } from "../../catalog";
+
 /** What people call a field that the sentence calls otherwise; for every subject that has it. */
 export const FIELD_WORDS: readonly { readonly said: string; readonly field: string }[] = [
   {
@@ -19,6 +21,7 @@ export const FIELD_WORDS: readonly { readonly said: string; readonly field: stri
   },
   { said: "response slas?|sla response|response promises?|first response", field: "SLA response" },
   { said: "tags?|labels?", field: "tags" },
+  { said: "due dates?|deadlines?", field: "due" },
   { said: "projects?", field: "project" },
   { said: "sprints?|iterations?", field: "sprint" },
   { said: "releases?|versions?", field: "release" },
@@ -26,10 +29,11 @@ export const FIELD_WORDS: readonly { readonly said: string; readonly field: stri
   { said: "categor(?:y|ies)", field: "category" },
   { said: "stages?|phases?", field: "stage" },
   { said: "managers?|project managers?", field: "manager" },
+  { said: "clients?", field: "client" },
 ];
 
 /** How other subjects reach what is known of items and people. */
-export const REACHED: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+const REACHED: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   "time entries": {
     assignee: "person",
     team: "person's team",
@@ -40,6 +44,8 @@ export const REACHED: Readonly<Record<string, Readonly<Record<string, string>>>>
     status: "item's status",
   },
   "cost entries": { manager: "project's manager", team: "project's team" },
+  projects: { assignee: "manager" },
+  items: { client: "project's client", manager: "project's manager" },
   moves: {
     assignee: "moved by",
     team: "item's team",
@@ -48,3 +54,19 @@ export const REACHED: Readonly<Record<string, Readonly<Record<string, string>>>>
     service: "item's service",
   },
 };
+
+/** By what a subject reaches a field; every kind of item reaches what items do. */
+export const reachedBy = (subject: string): Readonly<Record<string, string>> =>
+  REACHED[subject] ?? (SUBJECTS_ALONE.has(subject) ? {} : REACHED.items);
+
+/** Subjects whose records are no items, as the catalog calls them. */
+export const SUBJECT_OF: Readonly<Record<string, Exclude<SubjectId, "items">>> = {
+  "time entries": "timeEntries",
+  "cost entries": "costEntries",
+  moves: "moves",
+  projects: "projects",
+  assets: "assets",
+  milestones: "milestones",
+  "weekly words": "weeklyWords",
+};
+export const SUBJECTS_ALONE: ReadonlySet<string> = new Set(Object.keys(SUBJECT_OF));

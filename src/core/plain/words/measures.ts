@@ -12,7 +12,7 @@ export const AGGREGATES: readonly { readonly said: string; readonly measure: str
 /** What can be measured, as people say it. */
 export const AMOUNTS: readonly { readonly said: string; readonly field: string }[] = [
   {
-    said: "lead times?|turnaround(?: times?)?|times? to (?:finish|resolve|close|complete|resolution|completion|fix|done)|(?:resolve|resolution|closing|completion|handling) times?|days to finish",
+    said: "lead times?|turnaround(?: times?)?|times? to (?:finish|resolve|close|complete|resolution|completion|fix|done)|(?:resolve|resolution|closing|completion|handling) times?|days to finish|time (?:it takes|taken|needed|required)(?: us)? to (?:finish|close|resolve|complete|fix|solve)",
     field: "lead time",
   },
   { said: "cycle times?", field: "cycle time" },
