@@ -204,6 +204,36 @@ describe("what is wrong is marked, with what was expected and the nearest known 
     if (nearest) expect(problem.nearest?.[0]).toBe(nearest);
   });
 
+  test.each([
+    ["count faults with status is open", "where"],
+    ["count faults having status is open", "where"],
+    ["count faults group by team", "by"],
+    ["show faults", "list"],
+    ["number of faults", "count"],
+    ["avg age of faults", "average"],
+    ["trend of faults", "level of"],
+    ["why faults", "bridge of"],
+    ["list faults order by created", "sorted by"],
+    ["count faults where status was open", "is"],
+    ["count faults where severity is P1", "priority"],
+    ["count faults where state is open", "status"],
+    ["count faults by department", "team"],
+    ["count faults where assignee is nobody", "not set"],
+    ["count faults where status is resolved", "finished"],
+    ["count faults where assignee is myself", "me"],
+    // What does not fit the place is not offered, whatever it means elsewhere.
+    ["count faults where priority is myself", undefined],
+  ])("%s: what people mean comes before what is spelt so", (sentence, nearest) => {
+    expect(wrong(sentence).nearest?.[0]).toBe(nearest);
+  });
+
+  test("what is expected is told the likeliest first, and no long list hides it", () => {
+    expect(wrong("opened faults").expected?.slice(0, 2)).toEqual(["count", "list"]);
+    expect(wrong("opened faults").message).toMatch(/expected count, list, /);
+    const expected = wrong("count open faults").message;
+    expect(expected).toMatch(/items, .*faults/);
+  });
+
   test("a bracket that is not closed is told with its place", () => {
     expect(wrong("count faults where (status is open").message).toBe(
       "the bracket opened at 20 is not closed",
@@ -336,6 +366,16 @@ describe("what the field says otherwise is read, and printed in our words", () =
       "count items where finished during last month",
     ],
     ["count items by month", "count items by month of created"],
+    ["count items per month", "count items by month of created"],
+    ["count items where created in last month", "count items where created during last month"],
+    [
+      "count items per week for this month vs the previous period",
+      "count items by week of created for this month compared with the period before",
+    ],
+    [
+      "count items where created during last week versus a year ago",
+      "count items where created during last week compared with a year earlier",
+    ],
     ["count time entries by week", "count time entries by week of worked on"],
     ["count items where overdue", "count items where due before today and status is open"],
     [

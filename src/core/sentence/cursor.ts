@@ -1,5 +1,6 @@
-import { nearest, type Problem } from "../base";
+import type { Problem } from "../base";
 import type { Token } from "./lex";
+import { nearestMeaning } from "./meant";
 
 export type ExpectedKind =
   | "clause"
@@ -25,6 +26,21 @@ export interface Expected {
   readonly called: string;
   /** What it would mean, for the completion list. */
   readonly means?: string;
+}
+
+/** How many of those are told in words. */
+const MOST_TOLD = 10;
+/** What people want most often at a place comes first: how a sentence begins, then what is counted, then its fields. */
+const BEGINNINGS: readonly string[] = ["count", "list", "where", "by", "is"];
+function likeliestFirst(expected: readonly Expected[]): readonly Expected[] {
+  const rank = ({ kind, words }: Expected): number => {
+    const first = BEGINNINGS.indexOf(words);
+    if (first !== -1) return first;
+    if (words === "items") return BEGINNINGS.length;
+    if (kind === "subject") return BEGINNINGS.length + 1;
+    return BEGINNINGS.length + (kind === "field" ? 2 : 3);
+  };
+  return [...expected].sort((a, b) => rank(a) - rank(b));
 }
 
 /** Thrown and caught inside the parser only. */
@@ -124,6 +140,11 @@ export class Cursor {
     else this.expect(what);
   }
 
+  /** The words that could stand here. */
+  fitting(): string[] {
+    return this.furthest === this.at ? this.expected.map(({ words }) => words) : [];
+  }
+
   /** The words from here on, for reading a period. */
   words(): string[] {
     const words: string[] = [];
@@ -176,10 +197,12 @@ export class Cursor {
     const here = this.expected.filter(() => this.furthest >= this.at);
     const at = Math.max(this.furthest, this.at);
     const token = this.tokens[at];
-    const called = [...new Set(here.map((e) => e.called))];
+    const called = [...new Set(likeliestFirst(here).map((e) => e.called))];
     const near =
-      token?.kind === "word" ? nearest(token.text, here.map((e) => e.words).filter(Boolean)) : [];
-    const list = called.slice(0, 8).join(", ") + (called.length > 8 ? " …" : "");
+      token?.kind === "word"
+        ? nearestMeaning(token.text, here.map((e) => e.words).filter(Boolean))
+        : [];
+    const list = called.slice(0, MOST_TOLD).join(", ") + (called.length > MOST_TOLD ? " …" : "");
     const message = token
       ? `"${token.text}" was not understood here: expected ${list}`
       : `the sentence is not finished: expected ${list}`;

@@ -1,6 +1,6 @@
-import { nearest } from "../base";
 import type { Catalog, Field, FieldPath, SubjectId } from "../catalog";
 import type { Cursor } from "./cursor";
+import { nearestMeaning } from "./meant";
 
 const namesOf = (field: Field): string[] => [field.words, ...(field.synonyms ?? [])];
 
@@ -55,7 +55,7 @@ export function parsePath(cursor: Cursor, catalog: Catalog, subject: SubjectId):
 function noField(cursor: Cursor, fields: readonly Field[], path: readonly Field[]): never {
   const token = cursor.token;
   if (!token || token.kind === "sign") cursor.unexpected();
-  const near = nearest(token!.text, fields.flatMap(namesOf));
+  const near = nearestMeaning(token!.text, fields.flatMap(namesOf));
   const where = path.length ? ` of ${path[path.length - 1].words}` : "";
   return cursor.stop({
     code: "sentence.noField",

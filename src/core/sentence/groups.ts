@@ -29,7 +29,16 @@ import {
 
 const GRAINS_BY_LENGTH = [...GRAINS].sort((a, b) => b.length - a.length);
 /** group = ( field | grain "of" datefield | field "in ranges" (…) | "cases" (…) ) [ folding ] [ top ] [ without ] [ always ] [ "with empty groups" ] */
-export function parseGroup(cursor: Cursor, context: AskContext, subject: SubjectId): Group {
+/**
+ * Reads a group.
+ * @param usualDate the date of "by month"; the subject's own where none is given
+ */
+export function parseGroup(
+  cursor: Cursor,
+  context: AskContext,
+  subject: SubjectId,
+  usualDate = (subjects[subject] as SubjectKind).date,
+): Group {
   const start = cursor.at;
   if (cursor.phrase("cases", "keyword", "cases"))
     return cursor.mark(
@@ -44,7 +53,7 @@ export function parseGroup(cursor: Cursor, context: AskContext, subject: Subject
     );
   const said = parseGrain(cursor);
   const at = cursor.at;
-  const usual = said ? null : parseUsual(cursor, context, subject);
+  const usual = said ? null : parseUsual(cursor, context, subject, usualDate);
   const grain = said ?? usual?.grain;
   const path = usual?.path ?? parsePath(cursor, context.catalog, subject);
   const field = lastOf(path);
@@ -195,8 +204,8 @@ function parseUsual(
   cursor: Cursor,
   { catalog }: AskContext,
   subject: SubjectId,
+  date: string | undefined,
 ): { grain: Grain; path: FieldPath } | null {
-  const { date }: SubjectKind = subjects[subject];
   const path = date === undefined ? undefined : catalog.findPath(subject, [date]);
   if (!path || isFieldAt(cursor, catalog, subject)) return null;
   const grain = GRAINS_BY_LENGTH.find((one) => cursor.phraseLength(one));

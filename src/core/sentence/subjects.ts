@@ -8,7 +8,9 @@ import { parseNamed } from "./values";
 
 /** subject = "items" | the plural of a kind | "moves" | … | "filter" name */
 export function parseSubject(cursor: Cursor, context: AskContext): Subject {
-  const known = context.catalog.subjectNames().sort((a, b) => b.words.length - a.words.length);
+  const names = context.catalog.subjectNames();
+  for (const { words } of names) cursor.offer({ kind: "subject", words, called: words });
+  const known = [...names].sort((a, b) => b.words.length - a.words.length);
   for (const { words, subject } of known) {
     const isQuoted =
       cursor.token?.kind === "quoted" && cursor.token.text.toLowerCase() === words.toLowerCase();

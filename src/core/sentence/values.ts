@@ -21,6 +21,7 @@ import {
   type Period,
 } from "../time";
 import type { Cursor } from "./cursor";
+import { meantBy } from "./meant";
 import { nameText } from "./words";
 
 const VIEWER_WORDS: Partial<Record<ThingType, readonly ViewerWord[]>> = {
@@ -272,18 +273,21 @@ export function parseNewName(cursor: Cursor, called: string): string {
 export function unknownName(cursor: Cursor, says: string, near: readonly string[]): never {
   const token = cursor.token;
   if (!token || token.kind === "sign") return cursor.unexpected();
-  const offered = near.length ? near : [];
+  const meant = meantBy(token.text, cursor.fitting());
+  const offered = [...new Set([...meant, ...near])];
   const sorted = nearest(token.text, offered).length
-    ? nearest(token.text, offered)
+    ? [...new Set([...meant, ...nearest(token.text, offered)])]
     : offered.slice(0, 3);
   return cursor.stop({
     code: "sentence.noName",
     message: `${says} "${token.text}"`,
-    ...(sorted.length && offered.length <= 3
-      ? { nearest: offered.map(nameText) }
-      : sorted.length
-        ? { nearest: sorted.map(nameText) }
-        : {}),
+    ...(sorted.length
+      ? {
+          nearest: (offered.length <= 3 ? offered : sorted).map((one) =>
+            meant.includes(one) ? one : nameText(one),
+          ),
+        }
+      : {}),
   });
 }
 

@@ -13,7 +13,7 @@ export const KEY_WORDS: ReadonlySet<string> = new Set([
   ...single(Object.values(shapes).map((s) => s.words)),
   ...single(GRAINS),
   ...single([
-    "where and or not by then split for as of in top without always with empty groups folding showing sorted grouped list descending per measure running total it stood on link no filter became being compared from to at ends level arrivals departures bridge burndown velocity sprint sprints release over ranges cases period before a earlier net",
+    "where and or not by then split for as of in top without always with empty groups folding showing sorted grouped list descending per measure running total it stood on link no filter became being compared from to at ends level arrivals departures bridge burndown velocity sprint sprints release over ranges cases period before a earlier net vs versus",
   ]),
   ...single([
     "me my team teams projects open finished closed done current not set yes no this last next today yesterday tomorrow full business minutes hours days working newest oldest first",

@@ -94,9 +94,9 @@ function measurePieces(list: readonly Measure[], subject: Subject, catalog: Cata
 
 const byClause: Clause<CountReport> = {
   name: "by",
-  words: ["by", "grouped by"],
+  words: ["by", "grouped by", "per"],
   read: (cursor, context, report) => {
-    report.by = parseGroups(cursor, context, report.subject.id);
+    report.by = parseGroups(cursor, context, report);
   },
   print: ({ by, subject }, catalog) =>
     by.flatMap((group, index): Piece[] => [
@@ -105,15 +105,22 @@ const byClause: Clause<CountReport> = {
     ]),
 };
 
-function parseGroups(cursor: Cursor, context: AskContext, subject: SubjectId): Group[] {
-  const groups = [parseGroup(cursor, context, subject)];
+/** What is known of a record when it is finished is told by when it was. */
+const KNOWN_WHEN_FINISHED: ReadonlySet<string> = new Set(["lead time", "cycle time"]);
+const isKnownWhenFinished = (measure: Measure): boolean =>
+  !isNamed(measure) && KNOWN_WHEN_FINISHED.has(measure.field?.join() ?? "");
+
+function parseGroups(cursor: Cursor, context: AskContext, report: CountReport): Group[] {
+  const subject = report.subject.id;
+  const date = report.measures.every(isKnownWhenFinished) ? "finished" : undefined;
+  const groups = [parseGroup(cursor, context, subject, date)];
   while (cursor.phrase("then", "keyword")) {
     if (groups.length === 3)
       cursor.stop({
         code: "sentence.tiers",
         message: "a report has at most three groups, one within another",
       });
-    groups.push(parseGroup(cursor, context, subject));
+    groups.push(parseGroup(cursor, context, subject, date));
   }
   return groups;
 }
@@ -132,12 +139,27 @@ const forOfClause: Clause<CountReport> = {
   },
 };
 
+/** What is read as the same. */
+const ALSO_CALLED: Readonly<Record<(typeof COMPARISONS)[number], readonly string[]>> = {
+  "the period before": ["the previous period", "the one before", "before"],
+  "a year earlier": ["a year ago", "a year before", "the year before"],
+};
+
+/** Takes words if they stand here, without offering them. */
+function takeWords(cursor: Cursor, words: string): boolean {
+  const length = cursor.phraseLength(words);
+  cursor.at += length;
+  return length > 0;
+}
+
 const comparedClause: Clause<CountReport> = {
   name: "compared with",
-  words: ["compared with"],
+  words: ["compared with", "compared to", "vs", "versus"],
   read: (cursor, _context, report) => {
     report.compared =
-      COMPARISONS.find((how) => cursor.phrase(how, "keyword")) ?? cursor.unexpected();
+      COMPARISONS.find((how) => cursor.phrase(how, "keyword")) ??
+      COMPARISONS.find((how) => ALSO_CALLED[how].some((words) => takeWords(cursor, words))) ??
+      cursor.unexpected();
   },
   print: ({ compared }) => (compared ? said("compared with", compared, "compared") : []),
 };

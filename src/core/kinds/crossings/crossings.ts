@@ -39,7 +39,7 @@ function parseBesides(cursor: Cursor): Beside[] {
 
 const byClause: Clause<CrossingsReport> = {
   name: "by",
-  words: ["by"],
+  words: ["by", "per"],
   read: (cursor, _context, report) => {
     report.grain = parseBucketGrain(cursor);
   },
