@@ -21,8 +21,14 @@ test("a question is answered while it is asked, says how it was read, and opens 
   await expect(dialog.getByRole("option", { name: /^by month/ })).toBeVisible();
   await page.keyboard.press("Enter");
   await page.waitForURL(/\/reports\/new\?s=/);
-  await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(
-    "count faults where status is open by team as bars",
+  const heading = page.getByRole("heading", { level: 1 });
+  await expect(heading).toHaveAccessibleName("count faults where status is open by team as bars");
+  // One step back from the report are the words, after a reload too.
+  await page.reload();
+  await expect(heading).toHaveAccessibleName("count faults where status is open by team as bars");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(dialog.getByLabel("Say what to count, or find something")).toHaveValue(
+    "how many open faults do we have per team",
   );
 });
 
@@ -55,6 +61,9 @@ test("what is doubtful is lit, and another reading is one key away; closing lose
   await expect(dialog.getByRole("status").first()).toHaveText(
     "List faults where priority is any of (P1, P2)",
   );
+  // Whoever builds can keep it for everyone.
+  await dialog.getByRole("button", { name: "Keep what urgent means for everyone" }).click();
+  await expect(page.getByText("“urgent” means this for everyone.")).toBeVisible();
   await dialog.getByRole("button", { name: "Forget what urgent means" }).click();
   await expect(dialog.getByRole("status").first()).toContainText('"urgent" could be 2 things');
 });

@@ -90,6 +90,31 @@ test("a builder says it for everyone; one's own word comes first; a member may n
   ]);
 });
 
+test("what a builder keeps for everyone is no longer their own beside it", async () => {
+  const means = "priority is P3";
+  await teach(em, builder, { words: "mild", means, forAll: false });
+  await teach(em, builder, { words: "Mild", means, forAll: true });
+  const { taught } = await wordsShown(em, builder);
+  expect(taught.filter(({ words }) => words.toLowerCase() === "mild")).toMatchObject([
+    { words: "Mild", means, isForAll: true },
+  ]);
+});
+
+test("of several readings the first is what the reports say that one may see", async () => {
+  const first = async (desk: Desk) => (await sentences(desk, "important faults"))[0][0];
+  expect(await first(builder)).toBe("list faults where priority is P1");
+  for (const by of ["team", "service"])
+    await saveReport(em, builder.viewer, builder.view, {
+      name: `By ${by}`,
+      definition: reportOf(`count faults where priority is any of (P1, P2) by ${by}`, builder),
+      dress: PLAIN_DRESS,
+    });
+  expect(await first(builder)).toBe("list faults where priority is any of (P1, P2)");
+  // They are the builder's own: nobody else's readings change by them.
+  expect(await first(member)).toBe("list faults where priority is P1");
+  expect((await sentences(builder, "important faults")).every(([, isSure]) => !isSure)).toBe(true);
+});
+
 test("a word of everyone's that names what one may not know is not there for one, as if it had never been said", async () => {
   const words = "the quiet ones";
   const projects = { columns: ["project", "teams"], rows: [["Secret quay", "Quay"]] };

@@ -42,8 +42,13 @@ export const teachWords = (
     // Two who say the same at once come one after the other.
     await unit.findOneOrFail(Workspace, 1, { lockMode: LockMode.PESSIMISTIC_WRITE });
     const person = given.isForAll ? null : viewer.person;
+    // What is said for everyone holds for whoever says it, too.
+    if (given.isForAll) {
+      const own = await unit.find(TaughtWord, { person: viewer.person });
+      own.filter(isCalled(given.words)).forEach((one) => unit.remove(one));
+    }
     const said = await unit.find(TaughtWord, { person }, { orderBy: { id: "asc" } });
-    const kept = said.find(({ words }) => words.toLowerCase() === given.words.toLowerCase());
+    const kept = said.find(isCalled(given.words));
     const { words, means } = given;
     const taught = kept
       ? Object.assign(kept, { words, means, by: viewer.person })
@@ -52,6 +57,11 @@ export const teachWords = (
     await unit.flush();
     return taught.id;
   });
+
+const isCalled =
+  (words: string) =>
+  (taught: { words: string }): boolean =>
+    taught.words.toLowerCase() === words.toLowerCase();
 
 /** @returns whether there was one that is theirs, or everyone's where they may change that */
 export const forgetWords = (

@@ -111,6 +111,17 @@ export async function findTwins(
   ].slice(0, 3);
 }
 
+/** What the reports of a subject ask that one may see, in sentences. */
+export async function sentencesAbout(
+  em: EntityManager,
+  viewer: Viewer,
+  catalog: Catalog,
+  subject: Report["subject"],
+): Promise<readonly string[]> {
+  const rows = await reportsOfSubject(em, viewer, subject, null);
+  return rows.map(({ definition }) => printReport(ReportSchema.parse(definition), catalog));
+}
+
 /** The reports that a saved filter changes: those that name it anywhere, or come to it by way of another filter. */
 export async function reportsOfFilter(
   em: EntityManager,

@@ -2,10 +2,10 @@ import type { NearLine, QuestionRead, ReadingLine } from "@/contract/questions";
 import { numberText } from "@/core/base";
 import { PLAIN_DRESS } from "@/core/definition";
 import { checkReport, isDrawable, offersOf, printReport, type Report } from "@/core/kinds";
-import { nearTo, pictured, readQuestion } from "@/core/plain";
+import { nearTo, pictured, readQuestion, type Reading } from "@/core/plain";
 import type { EntityManager } from "@/data";
 import { taughtTo } from "./words";
-import { findTwins } from "../library/reports";
+import { findTwins, sentencesAbout } from "../library/reports";
 import { asRefused, Refused } from "../refused";
 import { askFigure } from "../reports/room";
 import type { Desk } from "../viewer/viewpoint";
@@ -22,7 +22,8 @@ export async function readingsOf(
   question: string,
 ): Promise<QuestionRead> {
   const { view, viewer } = desk;
-  const readings = readQuestion(question, view, await taughtTo(em, desk));
+  const read = readQuestion(question, view, await taughtTo(em, desk));
+  const readings = await rankedByUse(em, desk, read);
   const lines: ReadingLine[] = [];
   const inWords = (report: Report) => printReport(pictured(report, view), view.catalog);
   for (const [i, { text, report, sentence, uses, isSure, doubts, chose }] of readings.entries())
@@ -54,6 +55,29 @@ export async function readingsOf(
   const there = await findTwins(em, viewer, view.catalog, best.report, null);
   return { readings: lines, near, there };
 }
+
+/** What could be several things is first what this workspace's reports say most often; otherwise the order stands. */
+async function rankedByUse(
+  em: EntityManager,
+  { view: { catalog }, viewer }: Desk,
+  readings: readonly Reading[],
+): Promise<readonly Reading[]> {
+  if (readings.length < 2) return readings;
+  const said = await sentencesAbout(em, viewer, catalog, readings[0].report.subject);
+  const uses = new Map(
+    readings.map((reading) => [
+      reading,
+      reading.chose.reduce((sum, { means }) => sum + said.filter(sayingIt(means)).length, 0),
+    ]),
+  );
+  return [...readings].sort((a, b) => (uses.get(b) ?? 0) - (uses.get(a) ?? 0));
+}
+
+/** Whether a sentence says a condition, and not one that only begins like it. */
+const sayingIt = (means: string) => (sentence: string) => {
+  const at = sentence.indexOf(means);
+  return at !== -1 && !/[\p{L}\p{N}]/u.test(sentence.charAt(at + means.length));
+};
 
 /** What a report comes to in a word: its total, or how many records it lists. */
 export async function figureIn(

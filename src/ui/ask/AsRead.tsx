@@ -1,41 +1,81 @@
 "use client";
-import { useQueryClient } from "@tanstack/react-query";
-import type { ReadingLine } from "@/contract/questions";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import type { ReadingLine, TaughtLine } from "@/contract/questions";
 import { ask, Button, tell } from "../kit";
 import { Brackets } from "./askStyle";
 import { stretchesOf } from "./stretches";
 
-/** How each stretch of a question was read: sure, doubtful, or left out; what was taught can be forgotten. */
-export function AsRead({ reading }: { reading: ReadingLine }) {
+interface AsReadProps {
+  readonly reading: ReadingLine;
+  /** Whoever builds may say what words mean for everyone. */
+  readonly mayBuild: boolean;
+}
+
+/** How each stretch of a question was read: sure, doubtful, or left out; what was taught can be forgotten, or kept for everyone. */
+export function AsRead({ reading, mayBuild }: AsReadProps) {
+  const stretches = stretchesOf(reading);
+  return (
+    <Brackets aria-label="How it was read">
+      {stretches.map(({ words, state, means, rule, isTaught }, i) => (
+        <li key={i} className={state}>
+          <span>{words}</span>
+          <b>{means}</b>
+          {rule && <small>{rule}</small>}
+          {isTaught && <TaughtKeys words={words} mayBuild={mayBuild} />}
+        </li>
+      ))}
+    </Brackets>
+  );
+}
+
+const isSame = (words: string) => (one: TaughtLine) =>
+  one.words.toLowerCase() === words.toLowerCase();
+
+/** What can be done with a word that somebody taught. */
+function TaughtKeys({ words, mayBuild }: { words: string; mayBuild: boolean }) {
   const client = useQueryClient();
-  const forget = async (words: string) => {
+  const { data } = useQuery({
+    queryKey: ["words"],
+    queryFn: ({ signal }) => ask("words", {}, signal),
+  });
+  // One's own comes before everyone's.
+  const same = data?.taught.filter(isSame(words)) ?? [];
+  const taught = same.find(({ isForAll }) => !isForAll) ?? same[0];
+  if (!taught) return null;
+  const change = async (act: () => Promise<unknown>) => {
     try {
-      const { taught } = await ask("words", {});
-      const same = taught.find((one) => one.words.toLowerCase() === words.toLowerCase());
-      if (same) await ask("forget", { id: same.id });
+      await act();
+      await client.invalidateQueries({ queryKey: ["words"] });
       await client.invalidateQueries({ queryKey: ["readQuestion"] });
     } catch (error) {
       tell((error as Error).message);
     }
   };
+  const keepForAll = () =>
+    change(async () => {
+      await ask("teach", { words: taught.words, means: taught.means, forAll: true });
+      tell(`“${words}” means this for everyone.`);
+    });
   return (
-    <Brackets aria-label="How it was read">
-      {stretchesOf(reading).map(({ words, state, means, rule, isTaught }, i) => (
-        <li key={i} className={state}>
-          <span>{words}</span>
-          <b>{means}</b>
-          {rule && <small>{rule}</small>}
-          {isTaught && (
-            <Button
-              $small
-              aria-label={`Forget what ${words} means`}
-              onPress={() => void forget(words)}
-            >
-              Forget
-            </Button>
-          )}
-        </li>
-      ))}
-    </Brackets>
+    <>
+      {(!taught.isForAll || mayBuild) && (
+        <Button
+          $small
+          aria-label={`Forget what ${words} means`}
+          onPress={() => void change(() => ask("forget", { id: taught.id }))}
+        >
+          Forget
+        </Button>
+      )}
+      {!taught.isForAll && mayBuild && (
+        <Button
+          $small
+          aria-label={`Keep what ${words} means for everyone`}
+          onPress={() => void keepForAll()}
+        >
+          For everyone
+        </Button>
+      )}
+    </>
   );
 }

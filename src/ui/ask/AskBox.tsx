@@ -14,7 +14,7 @@ import {
 } from "react-aria-components";
 import type { QuestionRead } from "@/contract/questions";
 import type { Found } from "@/contract/workspace";
-import { ask, Button, Dialog } from "../kit";
+import { ask, Button, Dialog, rememberAsked } from "../kit";
 import { Answered } from "./Answered";
 import { AsRead } from "./AsRead";
 import { Box, Others, Sentence } from "./askStyle";
@@ -32,6 +32,7 @@ interface AskProps {
   readonly onClose: () => void;
   /** What was typed while this was on its way. */
   readonly takeTyped: () => string;
+  readonly mayBuild: boolean;
 }
 
 /** Takes a question, a sentence, a name or an item key, from anywhere. */
@@ -84,7 +85,7 @@ function useAnswers(asked: string) {
   };
 }
 
-function Asking({ onClose, takeTyped }: AskProps) {
+function Asking({ onClose, takeTyped, mayBuild }: AskProps) {
   const [words, setWords] = useState(lastAsked);
   const asked = useSettledWords(words);
   const router = useRouter();
@@ -113,6 +114,9 @@ function Asking({ onClose, takeTyped }: AskProps) {
       void ask("doubted", { question: asked, chosen: option?.words ?? best.sentence }).catch(
         () => undefined,
       );
+    const said =
+      option?.sentence ?? (best && href === hrefOf(best.pictured) ? best.pictured : null);
+    if (said) rememberAsked({ words: asked, sentence: said });
     lastAsked = "";
     setHurried(null);
     onClose();
@@ -143,7 +147,7 @@ function Asking({ onClose, takeTyped }: AskProps) {
               }}
             />
           </TextField>
-          {best && best.uses.length > 1 && <AsRead reading={best} />}
+          {best && best.uses.length > 1 && <AsRead reading={best} mayBuild={mayBuild} />}
         </div>
         {best && (
           <Sentence>

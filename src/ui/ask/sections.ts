@@ -9,6 +9,8 @@ export interface Option {
   readonly about: string;
   readonly kind: Found["kind"];
   readonly figure: string | null;
+  /** The sentence that is answered there. */
+  readonly sentence?: string;
   /** What words are taken for by going there. */
   readonly chose?: readonly Taught[];
 }
@@ -51,6 +53,7 @@ export function sectionsOf(
         href: hrefOf(pictured),
         words: chose.length ? chose.map(({ means }) => means).join(", ") : sentence,
         chose,
+        sentence: pictured,
         about: "",
         kind: "sentence",
         figure,
@@ -63,6 +66,7 @@ export function sectionsOf(
       options: read.near.map(({ label, pictured, figure }) => ({
         href: hrefOf(pictured),
         words: label,
+        sentence: pictured,
         about: "",
         kind: "sentence",
         figure,

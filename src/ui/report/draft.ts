@@ -1,13 +1,13 @@
 "use client";
 import type { KeptDraft } from "@/contract/library";
 import { shapeInput, type Report, parseSentence, printReport } from "@/core/kinds";
-import { useCallback, useEffect, useMemo, useRef } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { AskContext } from "@/core/catalog";
 import { PLAIN_DRESS, type Dress } from "@/core/definition";
 
 import { shapes, whyNot } from "@/core/shapes";
 
-import { ask, sendLast, tell, useUndo } from "../kit";
+import { ask, askAgain, sendLast, tell, useUndo, wordsAskedFor } from "../kit";
 import type { KeptReport } from "./facts";
 
 /** What is being made: the report, its dress and its name. */
@@ -88,6 +88,8 @@ export function useDraft(
   stored: KeptDraft | null,
 ) {
   const first = useMemo(() => firstDraft(context, kept, sentence, stored), []); // eslint-disable-line react-hooks/exhaustive-deps
+  const [words, setWords] = useState<string | null>(null);
+  useEffect(() => setWords(sentence && wordsAskedFor(sentence)), [sentence]);
   const steps = useUndo<Draft>(() => ({ past: [], now: first.draft }));
   const { now, isChanged, set: change } = steps;
   const says = printReport(now.report, context.catalog);
@@ -141,7 +143,8 @@ export function useDraft(
     setReport: useCallback((report: Report) => set({ report }), [set]),
     setDress: useCallback((dress: Dress) => set({ dress }), [set]),
     setName: useCallback((name: string) => set({ name }), [set]),
-    undo: steps.undo,
+    // Before the first change there are the words that became the report.
+    undo: steps.undo ?? (words === null ? null : () => void askAgain(words)),
     redo: steps.redo,
     /** It is saved as a version: the draft is over. */
     forget: (saved: number) => {

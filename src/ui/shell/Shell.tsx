@@ -14,7 +14,15 @@ import { useEffect, useState, type ReactNode } from "react";
 import { Button } from "react-aria-components";
 import type { Sight } from "@/core/figure";
 import type { PinLine } from "@/contract/library";
-import { later, SightContext, useFetchAhead, useShortcuts, Zone, type Shortcut } from "../kit";
+import {
+  later,
+  SightContext,
+  useAskAgain,
+  useFetchAhead,
+  useShortcuts,
+  Zone,
+  type Shortcut,
+} from "../kit";
 import { Mark } from "./Mark";
 import { PinList, PinMenu } from "./Pins";
 import { Beside, Skip, Spine } from "./Spine";
@@ -61,6 +69,11 @@ export function Shell({ viewer, workspace, zone, sight, pins, children }: ShellP
   const [wide, setWide] = useState(false);
   useEffect(() => setWide(localStorage.getItem("gt_spine") === "wide"), []);
   useShortcuts(everywhere(call), "everywhere");
+  const [again, setAgain] = useState("");
+  useAskAgain((words) => {
+    setAgain(words);
+    setCalled("quick box");
+  });
   const room = (href: string, words: string, icon: ReactNode) => (
     <Link className="room" href={href} aria-current={path.startsWith(href) ? "page" : undefined}>
       {icon}
@@ -71,7 +84,10 @@ export function Shell({ viewer, workspace, zone, sight, pins, children }: ShellP
     localStorage.setItem("gt_spine", wide ? "narrow" : "wide");
     setWide(!wide);
   };
-  const close = () => setCalled(null);
+  const close = () => {
+    setAgain("");
+    setCalled(null);
+  };
   return (
     <Zone.Provider value={zone}>
       <Beside $wide={wide}>
@@ -111,7 +127,13 @@ export function Shell({ viewer, workspace, zone, sight, pins, children }: ShellP
         <div id="room" tabIndex={-1} style={{ minWidth: 0, outline: "none", boxShadow: "none" }}>
           <SightContext.Provider value={sight}>{children}</SightContext.Provider>
         </div>
-        {called === "quick box" && <AskBox onClose={close} takeTyped={takeTyped} />}
+        {called === "quick box" && (
+          <AskBox
+            onClose={close}
+            takeTyped={again ? () => again : takeTyped}
+            mayBuild={viewer.role === "builder" || viewer.role === "administrator"}
+          />
+        )}
         {called === "keys" && <Keys onClose={close} />}
       </Beside>
     </Zone.Provider>
