@@ -48,6 +48,7 @@ async function main(): Promise<void> {
   await page.waitForTimeout(400);
   const long = await page.evaluate(() => (window as unknown as { long: number[] }).long);
   await follow(page);
+  await asked(page);
   await scrolled(page);
   say(
     `${long.length} long tasks over 50 ms in ${typed.length} keystrokes of the sentence${long.length ? ` (the longest ${Math.round(Math.max(...long))} ms)` : ""} (1 run, warm)`,
@@ -85,6 +86,35 @@ async function follow(page: Page): Promise<void> {
   }
   say(
     `${median(times)} ms (${Math.min(...times)} to ${Math.max(...times)}, median of ${times.length}, warm): a figure drawn after the last letter of its sentence`,
+  );
+}
+
+/** From the last letter of a question in everyday words to its first figure, in the box that takes questions. */
+async function asked(page: Page): Promise<void> {
+  const times: number[] = [];
+  await page.keyboard.press("Control+k");
+  const dialog = page.getByRole("dialog", { name: "Say or find" });
+  const box = dialog.getByLabel("Say what to count, or find something");
+  const questions = ["team", "service", "priority", "status", "assignee", "project", "landing"];
+  for (const field of questions) {
+    await box.fill(`how many open faults do we have per ${field.slice(0, -1)}`);
+    await page.waitForTimeout(900);
+    await box.press("End");
+    const answered = page.waitForResponse(
+      (reply) => reply.url().endsWith("/api/room/figure") && reply.ok(),
+    );
+    const start = Date.now();
+    await page.keyboard.type(field.slice(-1));
+    await answered;
+    await dialog.getByText(`by ${field}`, { exact: true }).first().waitFor();
+    await page.evaluate(
+      () => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))),
+    );
+    times.push(Date.now() - start);
+  }
+  await page.keyboard.press("Escape");
+  say(
+    `${median(times)} ms (${Math.min(...times)} to ${Math.max(...times)}, median of ${times.length}, warm): the first figure after the last letter of a question`,
   );
 }
 

@@ -32,9 +32,27 @@ const headline = async (sentence: string): Promise<string> => {
 const TABLE: readonly (readonly [string, string])[] = [
   ["count faults", "On 24 Nov 2026 there were 11 faults."],
   ["count faults where status is open", "On 24 Nov 2026 6 faults were open."],
-  ["count faults where status is open and priority is P1", "On 24 Nov 2026 1 fault was open."],
-  ["count items where key is D1", "On 24 Nov 2026 1 item matched."],
-  ["count items where title contains xyzzy", "On 24 Nov 2026 0 items matched."],
+  [
+    "count faults where status is open and priority is P1",
+    "On 24 Nov 2026 1 fault where priority is P1 was open.",
+  ],
+  [
+    "count faults where status is open and priority is any of (P1, P2) and title does not contain nothing by team as bars",
+    "On 24 Nov 2026 4 such faults were open.",
+  ],
+  [
+    "average age in days of faults where status is open and priority is P1",
+    "On 24 Nov 2026 the average age was 281.3 d, over 1 open fault where priority is P1.",
+  ],
+  [
+    "count faults where created during this month and priority is P1",
+    "2 faults created 1 to 30 Nov 2026 where priority is P1.",
+  ],
+  ["count items where key is D1", "On 24 Nov 2026 there was 1 item where key is D1."],
+  [
+    "count items where title contains xyzzy",
+    "On 24 Nov 2026 there were 0 items where title contains xyzzy.",
+  ],
   ["count faults by priority as bars", "On 24 Nov 2026 there were 11 faults; 4 of them under P2."],
   [
     "count faults where status is open by assignee as bars",

@@ -25,6 +25,7 @@ export const speakingWith = (words: string, calendar: WorkCalendar): Speaking =>
   calendar,
   day: "24 Nov 2026",
   asks: "nothing",
+  which: null,
   flow: null,
   compared: null,
 });

@@ -1,6 +1,7 @@
 import { isDate, lastOf } from "../catalog";
-import { isOpenness, stretchOf, topParts, type Condition } from "../filter";
+import { allOfParts, isOpenness, stretchOf, topParts, type Condition } from "../filter";
 import type { Viewpoint } from "../relation";
+import { conditionText } from "../sentence";
 import { dayText, localDay, periodDatesText, type PeriodDates, type WorkCalendar } from "../time";
 import { dateGroupOf } from "./count/definition";
 import type { Report } from "./registry";
@@ -14,6 +15,8 @@ export interface Speaking {
   readonly day: string;
   /** What is asked of the records: that they are open, something else, or nothing. */
   readonly asks: "open" | "more" | "nothing";
+  /** What else is asked of them: "where priority is P1", or "such" where that is too long to say; null for nothing. */
+  readonly which: string | null;
   /** Where records are counted by when they came or were done: "created 1 to 30 Nov 2026". */
   readonly flow: string | null;
   /** What it is compared with. */
@@ -30,15 +33,33 @@ export function speakingOf(report: Report, view: Viewpoint): Speaking {
   const { catalog, calendar } = view;
   const parts = topParts(report.where);
   const opens = parts.filter((part) => isOpen(part, report, view));
+  const flow = report.kind === "count" ? flowOf(report, view) : null;
+  const others = parts.filter((part) => !opens.includes(part) && part !== flow?.of);
   const isMore = parts.length > opens.length || report.subject.filter !== undefined;
   return {
     counted: (count) => catalog.countedWords(report.subject, count),
     calendar,
     day: dayText(localDay(view.now, calendar.zone)),
     asks: opens.length ? "open" : isMore ? "more" : "nothing",
-    flow: report.kind === "count" ? flowOf(report, view) : null,
+    which: whichWords(others, report, view),
+    flow: flow?.words ?? null,
     compared: (report.kind === "count" && report.compared) || null,
   };
+}
+
+/** The longest condition that is said again beside its figure, in characters. */
+const LONGEST_SAID = 60;
+
+function whichWords(
+  others: readonly Condition[],
+  { subject }: Report,
+  { catalog }: Viewpoint,
+): string | null {
+  if (subject.filter !== undefined) return "such";
+  const asked = allOfParts([...others]);
+  if (!asked) return null;
+  const words = conditionText(asked, catalog, subject.id);
+  return words.length <= LONGEST_SAID ? `where ${words}` : "such";
 }
 
 function isOpen(part: Condition, { subject }: Report, { catalog }: Viewpoint): boolean {
@@ -47,15 +68,25 @@ function isOpen(part: Condition, { subject }: Report, { catalog }: Viewpoint): b
   return path !== undefined && path.length === 1 && isOpenness(lastOf(path), part.values);
 }
 
+/** When records came or were done, and the condition that says so. */
+interface Flow {
+  readonly words: string;
+  readonly of?: Condition;
+}
+
 /** The date by which records are counted, with its stretch: of the group that a period limits, or of a condition. */
-function flowOf(report: Report & { kind: "count" }, view: Viewpoint): string | null {
+function flowOf(report: Report & { kind: "count" }, view: Viewpoint): Flow | null {
   const dated = dateGroupOf(report, view);
-  if (dated) return flowWords(dated.field, report.period && stretchOf(report.period, view), view);
+  if (dated) {
+    const words = flowWords(dated.field, report.period && stretchOf(report.period, view), view);
+    return words === null ? null : { words };
+  }
   for (const part of topParts(report.where)) {
     if (part.kind !== "test" || part.operator !== "during" || part.asOf) continue;
     const [value] = part.values;
     if (value?.kind !== "period") continue;
-    return flowWords(part.field, stretchOf(value.period, view), view);
+    const words = flowWords(part.field, stretchOf(value.period, view), view);
+    return words === null ? null : { words, of: part };
   }
   return null;
 

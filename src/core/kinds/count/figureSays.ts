@@ -21,23 +21,24 @@ export function figureSays(answer: CountAnswer, figure: Figure, speaking: Speaki
 function totalSaid(
   { measures: [measure], total: [total] }: CountAnswer,
   figure: Figure,
-  { counted, day, asks, flow }: Speaking,
+  speaking: Speaking,
 ): Said[] {
+  const { day, asks, flow, which } = speaking;
   const value = strong(figure.total.words);
   if (measure.words !== "count") {
     const { records } = total;
     const open = asks === "open" ? "open " : "";
-    const over = `${numberText(records)} ${open}${counted(records)}${flow ? ` ${flow}` : ""}`;
+    const over = `${numberText(records)} ${open}${those(records, speaking)}`;
     const when = flow ? "The" : `On ${day} the`;
     return [{ text: `${when} ${measureSaid(measure)} was ` }, value, { text: `, over ${over}` }];
   }
-  const what = counted(total.value ?? 0);
+  const what = those(total.value ?? 0, speaking);
   const were = total.value === "1" ? "was" : "were";
   if (flow) {
     const open = asks === "open" ? ` ${were} open on ${day}` : "";
-    return [value, { text: ` ${what} ${flow}${open}` }];
+    return [value, { text: ` ${what}${open}` }];
   }
-  if (asks === "nothing")
+  if (asks === "nothing" || (asks === "more" && which !== "such"))
     return [{ text: `On ${day} there ${were} ` }, value, { text: ` ${what}` }];
   return [
     { text: `On ${day} ` },
@@ -46,13 +47,17 @@ function totalSaid(
   ];
 }
 
+/** "faults", "faults created 1 to 30 Nov 2026 where priority is P1", "such faults". */
+function those(count: number | string, { counted, which, flow }: Speaking): string {
+  const when = flow ? ` ${flow}` : "";
+  if (which === "such") return `such ${counted(count)}${when}`;
+  return `${counted(count)}${when}${which ? ` ${which}` : ""}`;
+}
+
 /** "Faults on 30 Nov 2026: 12 where created during this month, 88 where status is open". */
-function severalSaid(
-  { measures }: CountAnswer,
-  figure: Figure,
-  { counted, day, flow, asks }: Speaking,
-): Said[] {
-  const what = `${asks === "open" ? "open " : ""}${counted(2)}`;
+function severalSaid({ measures }: CountAnswer, figure: Figure, speaking: Speaking): Said[] {
+  const { day, flow, asks } = speaking;
+  const what = `${asks === "open" ? "open " : ""}${those(2, speaking)}`;
   const subject = `${what[0].toUpperCase()}${what.slice(1)}`;
   const parts = measures.flatMap((measure, i): Said[] => {
     const isCount = /^count( where |$)/.test(measure.words);
@@ -62,7 +67,7 @@ function severalSaid(
     if (isCount) return [comma, value, ...(own ? [{ text: ` ${own}` }] : [{ text: " in all" }])];
     return [comma, { text: `${measureSaid(measure)} ` }, value];
   });
-  return [{ text: `${subject} ${flow ?? `on ${day}`}: ` }, ...parts].filter(
+  return [{ text: `${subject}${flow ? "" : ` on ${day}`}: ` }, ...parts].filter(
     (said) => said.text !== "",
   );
 }
