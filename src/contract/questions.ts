@@ -22,6 +22,8 @@ export interface ReadingLine {
   readonly doubts: readonly string[];
   /** What words that could be several things were taken for. */
   readonly chose: readonly Taught[];
+  /** How many reports that one may see say it so, where it could be read otherwise. */
+  readonly reports: number;
   /** Its figure in a word or two; null where it has no single one. */
   readonly figure: string | null;
 }

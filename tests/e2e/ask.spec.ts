@@ -52,6 +52,8 @@ test("what is doubtful is lit, and another reading is one key away; closing lose
     "urgent open faults by team",
   );
   await expect(other).toBeVisible();
+  // The first is what it was taken for, the next what else it may mean.
+  await page.keyboard.press("ArrowDown");
   await page.keyboard.press("ArrowDown");
   await page.keyboard.press("Enter");
   await page.waitForURL(/\/reports\/new\?s=/);
@@ -65,6 +67,11 @@ test("what is doubtful is lit, and another reading is one key away; closing lose
   // Whoever builds can keep it for everyone.
   await dialog.getByRole("button", { name: "Keep what urgent means for everyone" }).click();
   await expect(page.getByText("“urgent” means this for everyone.")).toBeVisible();
+  await dialog.getByRole("button", { name: "Forget what urgent means" }).click();
+  await expect(status).toContainText('"urgent" could be 2 things');
+  // The same by keys: a reading is kept for everyone where it is asked.
+  await page.keyboard.press("Control+Enter");
+  await expect(page.getByText("“urgent”: kept for everyone.")).toBeVisible();
   await dialog.getByRole("button", { name: "Forget what urgent means" }).click();
   await expect(dialog.getByRole("status").first()).toContainText('"urgent" could be 2 things');
 });

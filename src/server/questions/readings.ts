@@ -26,7 +26,8 @@ export async function readingsOf(
   const readings = await rankedByUse(em, desk, read);
   const lines: ReadingLine[] = [];
   const inWords = (report: Report) => printReport(pictured(report, view), view.catalog);
-  for (const [i, { text, report, sentence, uses, isSure, doubts, chose }] of readings.entries())
+  for (const [i, { reading, reports }] of readings.entries()) {
+    const { text, report, sentence, uses, isSure, doubts, chose } = reading;
     lines.push({
       text,
       report: pictured(report, view),
@@ -36,9 +37,11 @@ export async function readingsOf(
       isSure,
       doubts,
       chose,
+      reports,
       figure: i < MOST_COUNTED ? await figureIn(em, desk, report) : null,
     });
-  const [best] = readings;
+  }
+  const best = readings[0]?.reading;
   const near: NearLine[] = [];
   const others = best
     ? nearTo(best.report, view)
@@ -56,21 +59,25 @@ export async function readingsOf(
   return { readings: lines, near, there };
 }
 
+interface Ranked {
+  readonly reading: Reading;
+  /** How many reports say what its words were taken for. */
+  readonly reports: number;
+}
+
 /** What could be several things is first what this workspace's reports say most often; otherwise the order stands. */
 async function rankedByUse(
   em: EntityManager,
   { view: { catalog }, viewer }: Desk,
   readings: readonly Reading[],
-): Promise<readonly Reading[]> {
-  if (readings.length < 2) return readings;
+): Promise<readonly Ranked[]> {
+  if (readings.length < 2) return readings.map((reading) => ({ reading, reports: 0 }));
   const said = await sentencesAbout(em, viewer, catalog, readings[0].report.subject);
-  const uses = new Map(
-    readings.map((reading) => [
-      reading,
-      reading.chose.reduce((sum, { means }) => sum + said.filter(sayingIt(means)).length, 0),
-    ]),
-  );
-  return [...readings].sort((a, b) => (uses.get(b) ?? 0) - (uses.get(a) ?? 0));
+  const reportsSaying = ({ chose }: Reading) =>
+    said.filter((sentence) => chose.every(({ means }) => sayingIt(means)(sentence))).length;
+  return readings
+    .map((reading) => ({ reading, reports: reportsSaying(reading) }))
+    .sort((a, b) => b.reports - a.reports);
 }
 
 /** Whether a sentence says a condition, and not one that only begins like it. */

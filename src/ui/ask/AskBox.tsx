@@ -1,32 +1,17 @@
 "use client";
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { CornerDownRight, LayoutDashboard, ScrollText, Ticket } from "lucide-react";
+import { useQueryClient } from "@tanstack/react-query";
 import { useRouter } from "next/navigation";
 import { useEffect, useMemo, useRef, useState } from "react";
-import {
-  Autocomplete,
-  Header,
-  Input,
-  ListBox,
-  ListBoxItem,
-  ListBoxSection,
-  TextField,
-} from "react-aria-components";
-import type { QuestionRead } from "@/contract/questions";
-import type { Found } from "@/contract/workspace";
-import { ask, Button, Dialog, rememberAsked } from "../kit";
+import { Autocomplete, Input, TextField } from "react-aria-components";
+import type { Taught } from "@/core/plain";
+import { ask, Button, Dialog, rememberAsked, tell } from "../kit";
 import { Answered } from "./Answered";
 import { AsRead } from "./AsRead";
-import { Box, Others, Sentence } from "./askStyle";
-import { hrefOf, sectionsOf } from "./sections";
+import { Box, Sentence } from "./askStyle";
+import { markedIn, Offered } from "./Offered";
+import { hrefOf, sectionsOf, type Option } from "./sections";
 import { sentenceWords } from "./stretches";
-
-const ICONS = {
-  item: Ticket,
-  report: ScrollText,
-  dashboard: LayoutDashboard,
-  sentence: CornerDownRight,
-} as const;
+import { useAnswers, useSettledWords } from "./useAnswers";
 
 interface AskProps {
   readonly onClose: () => void;
@@ -45,50 +30,11 @@ export const AskBox = (props: AskProps) => (
 /** What was asked last: closing loses nothing. */
 let lastAsked = "";
 
-const SETTLED_MS = 120;
-/** Fewer letters are a name that is looked for. */
-const SHORTEST = 3;
-const NOTHING: QuestionRead = { readings: [], near: [], there: [] };
-const NONE: readonly Found[] = [];
-
-/** Words that nobody is typing at any more. */
-function useSettledWords(words: string): string {
-  const [asked, setAsked] = useState(words);
-  useEffect(() => {
-    const timer = setTimeout(() => setAsked(words), SETTLED_MS);
-    return () => clearTimeout(timer);
-  }, [words]);
-  return asked;
-}
-
-/** What is called so, and what the words ask when they are a question. */
-function useAnswers(asked: string) {
-  const enabled = asked.trim() !== "";
-  const isQuestion = asked.trim().length >= SHORTEST;
-  const found = useQuery({
-    queryKey: ["find", asked],
-    queryFn: ({ signal }) => ask("find", { words: asked }, signal),
-    enabled,
-    placeholderData: keepPreviousData,
-  });
-  const read = useQuery({
-    queryKey: ["readQuestion", asked],
-    queryFn: ({ signal }) => ask("readQuestion", { question: asked.slice(0, 800) }, signal),
-    enabled: isQuestion,
-    placeholderData: keepPreviousData,
-  });
-  return {
-    found: found.data ?? NONE,
-    read: isQuestion ? (read.data ?? NOTHING) : NOTHING,
-    isFetching: found.isFetching || read.isFetching,
-    isAsked: !found.isPlaceholderData && !(isQuestion && read.isPlaceholderData),
-  };
-}
-
 function Asking({ onClose, takeTyped, mayBuild }: AskProps) {
   const [words, setWords] = useState(lastAsked);
   const asked = useSettledWords(words);
   const router = useRouter();
+  const client = useQueryClient();
   const [hurried, setHurried] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   useEffect(() => {
@@ -105,8 +51,8 @@ function Asking({ onClose, takeTyped, mayBuild }: AskProps) {
     () => (isAsked ? sectionsOf(found, read, asked) : []),
     [found, read, asked, isAsked],
   );
-  const go = (href: string) => {
-    const option = sections.flatMap(({ options }) => options).find((one) => one.href === href);
+  const options = sections.flatMap((section) => section.options);
+  const go = (href: string, option?: Option) => {
     // What one chooses among several things is remembered for oneself.
     for (const { words: said, means } of option?.chose ?? [])
       void ask("teach", { words: said, means, forAll: false }).catch(() => undefined);
@@ -122,6 +68,19 @@ function Asking({ onClose, takeTyped, mayBuild }: AskProps) {
     onClose();
     router.push(href);
   };
+  /** What a reading took its words for is so for everyone from now on. */
+  const keepForAll = async (chose: readonly Taught[]) => {
+    try {
+      for (const { words: said, means } of chose)
+        await ask("teach", { words: said, means, forAll: true });
+      await client.invalidateQueries({ queryKey: ["words"] });
+      await client.invalidateQueries({ queryKey: ["readQuestion"] });
+      tell(`${chose.map(({ words: said }) => `“${said}”`).join(", ")}: kept for everyone.`);
+    } catch (error) {
+      tell((error as Error).message);
+    }
+  };
+  const canKeep = mayBuild && (best?.chose.length ?? 0) > 0;
   const first =
     sections[0]?.key === "found" ? sections[0].options[0]?.href : best && hrefOf(best.pictured);
   // What is listed belongs to other words as long as these have not been asked: who is in a hurry goes when it is answered.
@@ -141,6 +100,13 @@ function Asking({ onClose, takeTyped, mayBuild }: AskProps) {
               maxLength={10_000}
               onKeyDown={(event) => {
                 if (event.key !== "Enter") return;
+                if (event.ctrlKey || event.metaKey) {
+                  event.preventDefault();
+                  event.stopPropagation();
+                  const chose = markedIn(event.currentTarget, options)?.chose ?? best?.chose;
+                  if (canKeep && isReady && chose) void keepForAll(chose);
+                  return;
+                }
                 if (event.currentTarget.getAttribute("aria-activedescendant")) return;
                 if (isReady && first) go(first);
                 else setHurried(words);
@@ -171,32 +137,10 @@ function Asking({ onClose, takeTyped, mayBuild }: AskProps) {
             </div>
           )}
           {(sections.length > 0 || best) && (
-            <Others>
-              <ListBox
-                className="list"
-                aria-label="Found"
-                selectionMode="none"
-                onAction={(href) => asked === words && go(String(href))}
-              >
-                {sections.map(({ key, head, tail, options }) => (
-                  <ListBoxSection key={key}>
-                    <Header className="head">
-                      {head} <i>{tail}</i>
-                    </Header>
-                    {options.map(({ href, words: said, about, kind, figure }) => {
-                      const Icon = ICONS[kind];
-                      return (
-                        <ListBoxItem key={href} id={href} className="one" textValue={said}>
-                          <Icon aria-hidden />
-                          <span>{said}</span>
-                          {figure ? <b>{figure}</b> : <em>{about}</em>}
-                        </ListBoxItem>
-                      );
-                    })}
-                  </ListBoxSection>
-                ))}
-              </ListBox>
-            </Others>
+            <Offered
+              sections={sections}
+              onChoose={(option) => asked === words && go(option.href, option)}
+            />
           )}
         </div>
       </Autocomplete>
@@ -213,6 +157,11 @@ function Asking({ onClose, takeTyped, mayBuild }: AskProps) {
           <span>
             <b>↑ ↓</b>other readings
           </span>
+          {canKeep && (
+            <span>
+              <b>Ctrl Enter</b>keeps the reading for everyone
+            </span>
+          )}
           <span>
             <b>Esc</b>closes
           </span>

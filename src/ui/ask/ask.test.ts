@@ -12,13 +12,22 @@ const reading = (sentence: string, more: object = {}) => ({
   isSure: true,
   doubts: [],
   chose: [],
+  reports: 0,
   figure: "12",
   ...more,
 });
+const taking = (means: string, reports = 0) => ({
+  isSure: false,
+  chose: [{ words: "urgent", means }],
+  reports,
+});
 const read: QuestionRead = {
   readings: [
-    reading("count faults where priority is P1"),
-    reading("count faults where priority is any of (P1, P2)"),
+    reading("count faults where priority is P1", taking("priority is P1", 14)),
+    reading(
+      "count faults where priority is any of (P1, P2)",
+      taking("priority is any of (P1, P2)"),
+    ),
   ],
   near: [
     { label: "by month", pictured: "count faults by month of created as columns", figure: "12" },
@@ -36,12 +45,12 @@ const report: Found = { kind: "report", words: "Loud faults", about: "report", h
 test("what is called exactly so comes before every reading; what only has the words in it comes last", () => {
   expect(sectionsOf([item], read, "d100").map(({ key }) => key)).toEqual([
     "found",
-    "readings",
+    "readings urgent",
     "near",
     "there",
   ]);
   expect(sectionsOf([item], read, "urgent faults").map(({ key }) => key)).toEqual([
-    "readings",
+    "readings urgent",
     "near",
     "there",
   ]);
@@ -56,12 +65,20 @@ test("a report is offered once, and other readings go to their own sentence", ()
   expect(
     sections.flatMap(({ options }) => options).filter(({ href }) => href === "/reports/4"),
   ).toHaveLength(1);
-  expect(sections[0].options).toMatchObject([
-    {
-      href: `/reports/new?s=${encodeURIComponent("count faults where priority is any of (P1, P2) as bars")}`,
-      figure: "12",
-    },
-  ]);
+  expect(sections[0]).toMatchObject({
+    head: "“urgent”",
+    options: [
+      { words: "priority is P1", kind: "taken", about: "as 14 reports say it", figure: "12" },
+      {
+        words: "priority is any of (P1, P2)",
+        kind: "other",
+        about: "",
+        href: `/reports/new?s=${encodeURIComponent("count faults where priority is any of (P1, P2) as bars")}`,
+      },
+    ],
+  });
+  const ids = sections.flatMap(({ options }) => options.map(({ id }) => id));
+  expect(new Set(ids).size).toBe(ids.length);
 });
 
 test("where nothing is read, what is found and what can be asked is offered", () => {

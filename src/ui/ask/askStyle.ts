@@ -143,6 +143,10 @@ export const Others = styled.div`
     background: var(--mallow-2);
     box-shadow: inset 3px 0 0 var(--plum) !important;
   }
+  .one.taken {
+    background: var(--mallow-2);
+    font-weight: 650;
+  }
   .one b {
     font: 520 17px/22px var(--serif);
     color: var(--ink);
@@ -187,6 +191,7 @@ export const Brackets = styled.ol`
   }
   li.guess {
     background: var(--lit);
+    padding-inline: 6px;
   }
   li.guess > span {
     border-bottom: 2px dashed var(--brass);
