@@ -1,5 +1,5 @@
 import { PLAIN_DRESS } from "@/core/definition";
-import { isDrawable, narrowed, type Report } from "@/core/kinds";
+import { isDrawable, narrowed, printReport, type Report } from "@/core/kinds";
 import { parseConditionText } from "@/core/sentence";
 import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
@@ -46,6 +46,59 @@ const countOf = async (report: Report): Promise<number> => {
   return shown.answer.total[0].records;
 };
 const team = { id: "team", subject: "items" as const, says: "team is not empty" };
+
+describe("tiles of sprints", () => {
+  const ofTeam = (name: string) => ({
+    id: "team",
+    subject: "items" as const,
+    says: `team is ${name}`,
+  });
+
+  test.each([
+    [
+      "burndown of sprint current in points as planks",
+      "burndown of sprint current of team Booking in points as planks",
+    ],
+    [
+      "burndown of sprint current of team Quay as planks",
+      "burndown of sprint current of team Booking as planks",
+    ],
+    ["velocity of team Quay in points as columns", "velocity of team Booking in points as columns"],
+  ])("%s: a filter for one team says whose sprint is meant", async (sentence, narrow) => {
+    const tile = await tileOf(sentence);
+    const { definition, heard } = await answerTile(em, builder, {
+      report: tile,
+      narrowed: [ofTeam("Booking")],
+    });
+    expect([printReport(definition, builder.view.catalog), heard]).toEqual([narrow, ["team"]]);
+  });
+
+  test("what is not one team is not heard, and a sprint that is named stays the one that is named", async () => {
+    for (const [sentence, says] of [
+      ["burndown of sprint current as planks", "team is any of (Booking, Quay)"],
+      ["burndown of sprint current as planks", "team is not Booking"],
+      ["burndown of sprint current as planks", "priority is P1"],
+      ['burndown of sprint "Sprint 9" as planks', "team is Quay"],
+    ]) {
+      const tile = await tileOf(sentence);
+      const narrowed = [{ id: "any", subject: "items" as const, says }];
+      expect((await answerTile(em, builder, { report: tile, narrowed })).heard).toEqual([]);
+    }
+  });
+
+  test("between two sprints the last of the team burns down, and says so", async () => {
+    const desk = await deskFor(em, "ines", { now: () => parseInstant("2026-11-14T09:00:00Z")! });
+    const shown = await askFigure(
+      em,
+      desk,
+      readReport("burndown of sprint current of team Booking in points", desk),
+      PLAIN_DRESS,
+    );
+    if (!isDrawable(shown)) throw new Error("a burndown is drawn");
+    const says = shown.says.map(({ text }) => text).join("");
+    expect(says).toMatch(/^No sprint runs now. Of the last one, Sprint 9, \d/);
+  });
+});
 
 describe("a tile under filters", () => {
   test.each([

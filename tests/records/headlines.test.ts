@@ -161,6 +161,10 @@ const TABLE: readonly (readonly [string, string])[] = [
     "28 points remain of 12 committed, as of 24 Nov 2026, 15:30. 1 of what remains is not estimated.",
   ],
   [
+    "burndown of sprint current of team Booking in points",
+    "28 points remain of 12 committed, as of 24 Nov 2026, 15:30. 1 of what remains is not estimated.",
+  ],
+  [
     "burndown of sprint current in count",
     "6 items remain of 3 committed, as of 24 Nov 2026, 15:30.",
   ],

@@ -1,6 +1,7 @@
 import type { Problem } from "../base";
 import type { AskContext, Catalog } from "../catalog";
 import type { Group, Key, ReportBase } from "../definition";
+import type { Condition } from "../filter";
 import type { Clause, Cursor, Piece } from "../sentence";
 import type { ShapeInput } from "../shapes";
 import type { BucketGrain, Period } from "../time";
@@ -40,6 +41,11 @@ export interface Kind<R extends ReportBase> {
   needed(report: R): readonly string[];
   /** What its clauses ask of one another. */
   conflicts(report: R, context: AskContext): readonly Conflict[];
+  /**
+   * Of a kind that takes no conditions: the report as a condition from outside means it.
+   * @returns null where the condition means nothing to it
+   */
+  heard?(report: R, where: Condition): R | null;
   places(report: R): readonly Place[];
   /** What the shapes ask about it. */
   shapeInput(report: R, catalog: Catalog): ShapeInput;

@@ -65,12 +65,25 @@ export function narrowed<R extends Report>(
   narrowings: readonly Narrowing[],
   catalog: Catalog,
 ): { readonly report: R; readonly heard: readonly boolean[] } {
-  const asked = takesConditions(report)
-    ? narrowings.map((one) => askedOf(one, report.subject.id, catalog))
-    : narrowings.map(() => null);
+  if (!takesConditions(report)) return heardBy(report, narrowings);
+  const asked = narrowings.map((one) => askedOf(one, report.subject.id, catalog));
   const heard = asked.map((where) => where !== null);
   const more = asked.filter((where) => where !== null);
   if (more.length === 0) return { report, heard };
   const where = allOfParts([...topParts(report.where), ...more.flatMap(topParts)]);
   return { report: { ...report, where }, heard };
+}
+
+/** A report that takes no conditions of its own, and means some of them all the same: a sprint's are of a team. */
+function heardBy<R extends Report>(
+  report: R,
+  narrowings: readonly Narrowing[],
+): { readonly report: R; readonly heard: readonly boolean[] } {
+  let now = report;
+  const heard = narrowings.map(({ subject, where }) => {
+    const next = subject === "items" ? kindOf(now).heard?.(now, where) : null;
+    if (next) now = next as R;
+    return Boolean(next);
+  });
+  return { report: now, heard };
 }

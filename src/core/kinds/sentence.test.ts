@@ -31,6 +31,7 @@ describe("the sentence is read and printed in one wording", () => {
     "count faults",
     "count faults where status is open by priority as bars",
     "count faults where status is open and team is my team by priority as bars",
+    "burndown of sprint current of team Booking in points as planks",
     "sum of points of stories where sprint is current by status split by assignee as stacked bars",
     "count and average age in days of items where status is open by service top 8 as columns",
     "count requests where finished during last 30 business days by assignee then priority",

@@ -96,8 +96,11 @@ class Assembly {
   }
 
   private burndown(): string {
-    const { sprint, unit } = this.draft;
-    const name = sprint === null ? "current" : quoted(sprint);
+    const { sprint, unit, team } = this.draft;
+    const isOwn = team === null || team === "my team";
+    const current = isOwn ? "current" : `current of team ${quoted(team)}`;
+    const name = sprint === null ? current : quoted(sprint);
+    if (sprint !== null && team !== null) this.doubts.push("a sprint is of its own team");
     return `burndown of sprint ${name}${unit ? ` in ${unit}` : ""}${this.shape()}`;
   }
 

@@ -130,7 +130,8 @@ export function readSprints(question: Question, draft: Draft): void {
       "the current sprint",
     );
     draft.sprint = draft.values.find(({ field }) => field === "sprint")?.value ?? null;
-    draft.values = draft.values.filter(({ field }) => field !== "sprint");
+    draft.team = draft.values.find(({ field }) => field === "team")?.value ?? null;
+    draft.values = draft.values.filter(({ field }) => field !== "sprint" && field !== "team");
     return;
   }
   const over = question.take(

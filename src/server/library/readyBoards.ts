@@ -65,14 +65,14 @@ export const BOARDS: readonly ReadyBoard[] = [
   {
     name: "Sprint",
     purpose: "Will the running sprint make it?",
-    filters: [PERSON, PRIORITY],
+    filters: [TEAM, PERSON, PRIORITY],
     decks: [
       {
         title: "The running sprint",
         note: "what is left, and how fast it goes",
         tiles: [
           ["Burndown of the running sprint", 0, 0, 8, 7],
-          ["Velocity of my team", 8, 0, 4, 7],
+          ["Velocity over eight sprints", 8, 0, 4, 7],
         ],
       },
       {

@@ -2,6 +2,7 @@ import { DressSchema } from "@/core/definition/schemas";
 import type { Viewpoint } from "@/core/relation";
 import { type Report, parseSentence } from "@/core/kinds";
 import type { AskContext } from "@/core/catalog";
+import { quoted } from "@/core/sentence";
 import { PLAIN_DRESS, type Dress } from "@/core/definition";
 
 import { hasReports, loadViewer, unitOfWork, type EntityManager, type Viewer } from "@/data";
@@ -28,15 +29,32 @@ export const general = (words: string): string =>
     .replace(/\b(faults|requests|stories)\b/g, "items")
     .replace(/\b(Faults|Requests|Stories)\b/g, "Items");
 
+/** The team whose sprints are told of: the viewer's own where it has any, or else that of the sprint that began last. */
+function sprintTeamOf({
+  catalog: { names },
+  viewer,
+}: AskContext & Partial<Viewpoint>): string | null {
+  const ofTeams = names
+    .list("sprint")
+    .filter(({ team }) => team !== undefined)
+    .sort((a, b) => (b.startsAt ?? 0) - (a.startsAt ?? 0));
+  const own = ofTeams.find(({ team }) => viewer?.teams.includes(team!));
+  const id = (own ?? ofTeams[0])?.team;
+  const team = id === undefined ? undefined : names.find("team", id);
+  return team ? quoted(names.printed("team", team)) : null;
+}
+
 /** The ready-made reports that this workspace can answer; sentences that it has no fields for are left out. */
-export function readyMade(context: AskContext): ReadyMade[] {
+export function readyMade(context: AskContext & Partial<Viewpoint>): ReadyMade[] {
+  const team = sprintTeamOf(context);
+  const inWords = (sentence: string) => sentence.replaceAll("{team}", team ?? "my team");
   const made = REPORTS.flatMap(
     ({ name, sentence, dress, category = "Desk", purpose = "" }): ReadyMade[] => {
       for (const [named, said] of [
         [name, sentence],
         [general(name), general(sentence)],
       ]) {
-        const parsed = parseSentence(said, context);
+        const parsed = parseSentence(inWords(said), context);
         if (parsed.ok)
           return [
             {

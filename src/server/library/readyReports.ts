@@ -204,24 +204,24 @@ export const REPORTS: readonly {
   },
   {
     name: "Burndown of the running sprint",
-    sentence: "burndown of sprint current in points as planks",
+    sentence: "burndown of sprint current of team {team} in points as planks",
     category: "Sprints",
-    purpose: "Of the sprint of one's own team.",
+    purpose: "What is left of it, step by step; between two sprints, of the last.",
   },
   {
-    name: "Velocity of my team",
-    sentence: "velocity of team my team in points over last 8 sprints as columns",
+    name: "Velocity over eight sprints",
+    sentence: "velocity of team {team} in points over last 8 sprints as columns",
     category: "Sprints",
   },
   {
     name: "Where the sprint stands",
-    sentence: "count items where sprint is current and team is my team by status as bars",
+    sentence: "count items where sprint is current and team is {team} by status as bars",
     category: "Sprints",
   },
   {
     name: "Still open in the sprint",
     sentence:
-      "list items where sprint is current and team is my team and status is open showing key, title, status, assignee, points sorted by points descending as list",
+      "list items where sprint is current and team is {team} and status is open showing key, title, status, assignee, points sorted by points descending as list",
     category: "Sprints",
   },
 ];

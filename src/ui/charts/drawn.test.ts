@@ -189,6 +189,7 @@ const burndown: BurndownAnswer = {
   asOf: at("2026-11-26"),
   begins: at("2024-01-01"),
   choices: [],
+  isLast: false,
   burndown: {
     start: at("2026-11-23"),
     end: at("2026-11-30"),

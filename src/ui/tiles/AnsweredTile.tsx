@@ -5,7 +5,7 @@ import type { ShownTile } from "@/contract/figures";
 import type { ReportTile } from "@/core/definition";
 import type { Mark } from "@/core/figure";
 import { isDrawable, type Report, type Shown } from "@/core/kinds";
-import { FigureBody, RowsHead } from "../report";
+import { FigureBody, RowsHead, saidWords } from "../report";
 import { footOf } from "./footOf";
 import { Box, RowsTable } from "./tileStyle";
 
@@ -33,6 +33,8 @@ interface AnsweredTileProps {
 }
 
 const NONE: readonly string[] = [];
+/** Shapes that draw a nought; any other of nothing is told in words. */
+const SHOWS_NOTHING: ReadonlySet<string> = new Set(["number", "gauge"]);
 
 export const titleOf = (tile: ReportTile, { dress, name }: ShownTile): string =>
   tile.title || (dress.title ?? name);
@@ -52,7 +54,8 @@ export function AnsweredTile({
   const title = titleOf(tile, answer);
   const heard = answer.heard.map(nameOf);
   const filters = heard.length === 1 ? "1 filter" : `${heard.length} filters`;
-  const isEmptied = heard.length > 0 && countsNothing(shown);
+  const isNothing = countsNothing(shown);
+  const isEmptied = heard.length > 0 && isNothing;
   return (
     <Box $ground={GROUNDS[definition.shape ?? "list"] ?? "var(--salt)"} aria-label={title}>
       <div className="top">
@@ -68,6 +71,8 @@ export function AnsweredTile({
       <div className="body" {...(isDrawable(shown) ? {} : scrolled(title))}>
         {!isDrawable(shown) ? (
           <Rows shown={shown} />
+        ) : isNothing && !SHOWS_NOTHING.has(definition.shape ?? "") ? (
+          <p className="nothing">{saidWords(shown.says)}</p>
         ) : (
           <FigureBody
             shown={shown}
@@ -137,6 +142,13 @@ const Rows = ({ shown }: { shown: Shown & { kind: "list" } }) => (
           ))}
         </tr>
       ))}
+      {shown.records.rows.length === 0 && (
+        <tr>
+          <td className="nothing" colSpan={shown.records.columns.length}>
+            Nothing is in this list.
+          </td>
+        </tr>
+      )}
     </tbody>
   </RowsTable>
 );

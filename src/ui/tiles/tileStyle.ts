@@ -88,6 +88,11 @@ export const Box = styled.article<{ $ground: string }>`
     color: var(--brass-ink);
     font-weight: 650;
   }
+  .nothing {
+    margin: auto 0;
+    color: var(--ink-2);
+    font: 400 16px/22px var(--serif);
+  }
   .empties {
     color: var(--ink-2);
     font: italic 400 15px/20px var(--serif);

@@ -3,7 +3,7 @@ import type { BurndownParts } from "./planBurndown";
 
 export type BurndownAnswer = Pick<
   BurndownParts,
-  "unit" | "name" | "sprint" | "span" | "burndown" | "begins" | "choices"
+  "unit" | "name" | "sprint" | "span" | "burndown" | "begins" | "choices" | "isLast"
 > & { readonly kind: "burndown"; readonly asOf: Instant };
 export const burndownAnswer = ({
   unit,
@@ -13,6 +13,7 @@ export const burndownAnswer = ({
   burndown,
   begins,
   choices,
+  isLast,
   view,
 }: BurndownParts): BurndownAnswer => ({
   kind: "burndown",
@@ -23,5 +24,6 @@ export const burndownAnswer = ({
   burndown,
   begins,
   choices,
+  isLast,
   asOf: view.now,
 });

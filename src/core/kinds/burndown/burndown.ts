@@ -15,6 +15,7 @@ import {
   type Cursor,
 } from "../../sentence";
 import { parseDay } from "../../time";
+import { oneTeamOf } from "../oneTeam";
 import { conflict, defineKind, pastShapeInput, type Conflict } from "../defineKind";
 import { isBackwards } from "../ends";
 import { basePlaces, type Place } from "../places";
@@ -22,16 +23,22 @@ import { type BurndownReport } from "./definition";
 
 type Of = BurndownReport["of"];
 
-/** "sprint" ( name | "current" ) | "release" name | subject */
+/** "sprint" ( name | "current" [ "of team" name ] ) | "release" name | subject */
 function parseOf(cursor: Cursor, context: AskContext): Pick<BurndownReport, "of" | "subject"> {
   const subject = { id: "items" as const };
-  const idOf = (thing: "sprint" | "release"): number => {
+  const idOf = (thing: "sprint" | "release" | "team"): number => {
     const value = parseThing(cursor, context, thing);
     return value.kind === "thing" ? value.id : 0;
   };
   if (cursor.phrase("sprint", "keyword"))
     return cursor.phrase("current", "value", "current", "begun and not closed")
-      ? { subject, of: { kind: "current sprint" } }
+      ? {
+          subject,
+          of: {
+            kind: "current sprint",
+            ...(cursor.phrase("of team", "keyword") ? { team: idOf("team") } : {}),
+          },
+        }
       : { subject, of: { kind: "sprint", sprint: idOf("sprint") } };
   if (cursor.phrase("release", "keyword"))
     return { subject, of: { kind: "release", release: idOf("release") } };
@@ -71,11 +78,12 @@ export const unitClause: Clause<{ unit?: WorkUnit }> = {
   print: ({ unit }) => (unit ? said("in", unit, "unit") : []),
 };
 
-const thingText = (thing: "sprint" | "release", id: number, catalog: Catalog): string =>
+const thingText = (thing: "sprint" | "release" | "team", id: number, catalog: Catalog): string =>
   `${thing} ${valueText({ kind: "thing", thing, id }, catalog)}`;
 
 function burnsText(of: Exclude<Of, { kind: "filter" }>, catalog: Catalog): string {
-  if (of.kind === "current sprint") return "sprint current";
+  if (of.kind === "current sprint")
+    return `sprint current${of.team === undefined ? "" : ` of ${thingText("team", of.team, catalog)}`}`;
   return of.kind === "sprint"
     ? thingText("sprint", of.sprint, catalog)
     : thingText("release", of.release, catalog);
@@ -105,6 +113,8 @@ function conflicts({ of, where }: BurndownReport): Conflict[] {
 }
 
 function thingPlace({ of }: BurndownReport): Place[] {
+  if (of.kind === "current sprint" && of.team !== undefined)
+    return [{ kind: "thing", path: "team", clause: "", thing: "team", id: of.team, without: null }];
   if (of.kind !== "sprint" && of.kind !== "release") return [];
   const id = of.kind === "sprint" ? of.sprint : of.release;
   return [{ kind: "thing", path: of.kind, clause: "", thing: of.kind, id, without: null }];
@@ -132,6 +142,10 @@ export const burndown = defineKind<BurndownReport>({
   needed: ({ of }) => (of.kind === "filter" ? ["from"] : []),
   conflicts,
   places: (report) => [...basePlaces(report), ...thingPlace(report)],
+  heard: (report, where) => {
+    const team = report.of.kind === "current sprint" ? oneTeamOf(where) : null;
+    return team === null ? null : { ...report, of: { kind: "current sprint", team } };
+  },
   shapeInput: () => pastShapeInput("burndown"),
   axis: () => null,
 });

@@ -31,6 +31,8 @@ export interface BurndownParts {
   readonly reach: Reach | null;
   /** Sprints of which "current" may mean any: the reader says which. */
   readonly choices: readonly number[];
+  /** The current sprint was asked for, and none runs: it is the last. */
+  readonly isLast: boolean;
 }
 
 /** What a state weighs in each unit. */
@@ -51,6 +53,8 @@ export interface Scope {
   /** Items that can have been in it. */
   readonly items: Fragment;
   readonly finishedFirst?: boolean;
+  /** The current one was asked for, and none runs: it is the last. */
+  readonly isLast?: boolean;
   readonly choices?: readonly number[];
 }
 
@@ -95,28 +99,46 @@ export const sprintScope = (id: number, view: Viewpoint): Scope => {
   };
 };
 
-/** The sprints that are running, the viewer's own teams' first. */
-export function runningSprints(
-  view: Viewpoint,
-): { readonly id: number; readonly isOwn: boolean }[] {
-  return view.catalog.names
-    .list("sprint")
-    .filter(
-      (s) =>
-        s.startsAt !== undefined &&
-        s.startsAt <= view.now &&
-        (s.closedAt === undefined || s.closedAt > view.now),
-    )
-    .map((s) => ({
-      id: s.id,
-      begun: s.startsAt!,
-      isOwn: s.team !== undefined && view.viewer.teams.includes(s.team),
-    }))
-    .sort((a, b) => Number(b.isOwn) - Number(a.isOwn) || b.begun - a.begun);
+interface BegunSprint {
+  readonly id: number;
+  readonly team: number | undefined;
+  readonly isRunning: boolean;
+  readonly isOwn: boolean;
 }
 
-/** The sprints that "current" may mean to a viewer: the only one that runs, or that of their team; else any of those that run. */
-export function currentSprints(view: Viewpoint): readonly number[] {
+/** The sprints that have begun: those that run first, of these the viewer's own teams', then the last. */
+function begunSprints(view: Viewpoint): readonly BegunSprint[] {
+  return view.catalog.names
+    .list("sprint")
+    .filter((sprint) => sprint.startsAt !== undefined && sprint.startsAt <= view.now)
+    .map(({ id, team, startsAt, closedAt }) => ({
+      id,
+      team,
+      begun: startsAt!,
+      isRunning: closedAt === undefined || closedAt > view.now,
+      isOwn: team !== undefined && view.viewer.teams.includes(team),
+    }))
+    .sort(
+      (a, b) =>
+        Number(b.isRunning) - Number(a.isRunning) ||
+        Number(b.isOwn) - Number(a.isOwn) ||
+        b.begun - a.begun,
+    );
+}
+
+/** The sprints that are running, the viewer's own teams' first. */
+export const runningSprints = (view: Viewpoint): readonly BegunSprint[] =>
+  begunSprints(view).filter((sprint) => sprint.isRunning);
+
+/**
+ * The sprints that "current" may mean: of a team the one that runs, or else the last; to a viewer the only one that runs, or
+ * that of their team, or else any of those that run.
+ */
+export function currentSprints(view: Viewpoint, team?: number): readonly number[] {
+  if (team !== undefined) {
+    const [sprint] = begunSprints(view).filter((one) => one.team === team);
+    return sprint ? [sprint.id] : [];
+  }
   const running = runningSprints(view);
   const own = running.filter((sprint) => sprint.isOwn);
   return (own.length === 1 ? own : running).map((sprint) => sprint.id);
@@ -136,8 +158,11 @@ function* scopeOf(report: BurndownReport, view: Viewpoint): Plan<Scope> {
   const { zone } = view.calendar;
   if (of.kind === "sprint") return sprintScope(of.sprint, view);
   if (of.kind === "current sprint") {
-    const choices = currentSprints(view);
-    return choices.length === 1 ? sprintScope(choices[0], view) : { ...nothing, choices };
+    const choices = currentSprints(view, of.team);
+    if (choices.length !== 1) return { ...nothing, choices };
+    const [sprint] = choices;
+    const isLast = !runningSprints(view).some(({ id }) => id === sprint);
+    return { ...sprintScope(sprint, view), isLast };
   }
   if (of.kind === "release") {
     const release = view.catalog.names.find("release", of.release);
@@ -189,9 +214,9 @@ function filterScope(report: BurndownReport, view: Viewpoint): Pick<Scope, "isIn
 export function* planBurndown(report: BurndownReport, view: Viewpoint): Plan<BurndownParts> {
   const unit = report.unit ?? "points";
   const scope = yield* scopeOf(report, view);
-  const { name, sprint, span, choices = [] } = scope;
+  const { name, sprint, span, choices = [], isLast = false } = scope;
   const none = { burndown: null, spans: [], reach: null };
-  const base = { report, view, unit, name, sprint, span, choices, begins: null };
+  const base = { report, view, unit, name, sprint, span, choices, isLast, begins: null };
   const ends = { now: view.now, ...(scope.finishedFirst ? { finishedFirst: true } : {}) };
   const reach = span && reachOf(span, ends);
   if (!span || !reach) return { ...base, ...none };

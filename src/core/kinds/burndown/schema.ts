@@ -5,7 +5,8 @@ export const BurndownSchema = z.strictObject({
   kind: z.literal("burndown"),
   of: z.discriminatedUnion("kind", [
     z.strictObject({ kind: z.literal("sprint"), sprint: z.int() }),
-    z.strictObject({ kind: z.literal("current sprint") }),
+    /** Of one team, or of whoever looks. */
+    z.strictObject({ kind: z.literal("current sprint"), team: z.int().optional() }),
     z.strictObject({ kind: z.literal("release"), release: z.int() }),
     /** Of the report's own filter between two days, both inside. */
     z.strictObject({ kind: z.literal("filter"), from: DayText, to: DayText }),

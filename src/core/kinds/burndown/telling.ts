@@ -28,6 +28,7 @@ function says(answer: BurndownAnswer, { calendar }: Speaking): Said[] {
     ? ` ${count} of what remains ${count === 1 ? "is" : "are"} not estimated.`
     : "";
   return [
+    ...(answer.isLast ? [{ text: `No sprint runs now. Of the last one, ${name}, ` }] : []),
     strong(workWords(burndown.remaining, unit)),
     { text: ` ${burndown.remaining === "1" ? "remains" : "remain"} of ` },
     strong(bareWords(burndown.committed, unit)),

@@ -5,7 +5,6 @@ import type { VelocityAnswer } from "./answer";
 import { velocityFigure } from "./figure";
 
 function says({ sprints, unit }: VelocityAnswer): Said[] {
-  if (sprints.length === 0) return [{ text: "No sprint of this team is closed yet." }];
   const finished = sprints.map((sprint) => Number(sprint.finished));
   const mean = finished.reduce((sum, n) => sum + n, 0) / finished.length;
   const over = finished.length === 1 ? "one sprint" : `${finished.length} sprints`;
@@ -22,5 +21,5 @@ function says({ sprints, unit }: VelocityAnswer): Said[] {
 export const velocityTelling: Telling<VelocityAnswer> = {
   figure: velocityFigure,
   says,
-  blank: () => null,
+  blank: ({ sprints }) => (sprints.length ? null : "No sprint of this team is closed yet."),
 };

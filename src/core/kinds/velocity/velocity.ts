@@ -9,6 +9,7 @@ import {
 } from "../../sentence";
 import { unitClause } from "../burndown/burndown";
 import { conflict, defineKind, pastShapeInput } from "../defineKind";
+import { oneTeamOf } from "../oneTeam";
 import { basePlaces, type Place } from "../places";
 import { type VelocityReport } from "./definition";
 
@@ -63,6 +64,10 @@ export const velocity = defineKind<VelocityReport>({
         ]
       : [],
   places: (report) => [...basePlaces(report), ...teamPlace(report)],
+  heard: (report, where) => {
+    const team = oneTeamOf(where);
+    return team === null ? null : { ...report, team };
+  },
   shapeInput: () => pastShapeInput("velocity"),
   axis: () => null,
 });

@@ -154,6 +154,11 @@ export function EndsPicker({
   );
 }
 
+function teamsWithSprints({ catalog: { names } }: PickerProps["context"]) {
+  const teams = new Set(names.list("sprint").map((sprint) => sprint.team));
+  return names.list("team").filter((team) => teams.has(team.id));
+}
+
 /** Which sprint or release burns down. */
 export function BurnsPicker({
   context,
@@ -164,6 +169,11 @@ export function BurnsPicker({
   const { names } = context.catalog;
   const options: Option<BurndownReport["of"]>[] = [
     { value: { kind: "current sprint" }, label: "the current sprint", about: "begun, not closed" },
+    ...teamsWithSprints(context).map((team) => ({
+      value: { kind: "current sprint" as const, team: team.id },
+      label: `the current sprint of ${team.label}`,
+      about: "or else its last",
+    })),
     ...[...names.list("sprint")]
       .sort((a, b) => (b.startsAt ?? 0) - (a.startsAt ?? 0))
       .map((sprint) => ({
