@@ -101,6 +101,14 @@ export interface ShownSince {
   readonly says: string;
 }
 
+/** What stands beside a number: how it went stretch by stretch, the present last, and what it usually is. */
+export interface ShownBeside {
+  readonly trend: readonly number[];
+  /** What the stretches are: "weeks". */
+  readonly over: string;
+  readonly usual: { readonly value: number; readonly rule: string } | null;
+}
+
 /** What a part of a figure says of its records. */
 export const BeamAsk = z.object({ definition: ReportSchema, opened: Opened });
 
@@ -208,6 +216,8 @@ export const figureActs = {
   forecast: act(ForecastAsk).answers<ShownForecast>(),
   sprint: act(SprintAsk).answers<ShownSprint>(),
   tile: act(TileAsk).answers<ShownTile>(),
+  /** Null where nothing can be told beside it. */
+  beside: act(TileAsk).answers<ShownBeside | null>(),
   /** Null where it cannot be told: of what is no count of items. */
   since: act(SinceAsk).answers<ShownSince | null>(),
   /** What a part says, for other tiles; null for a part that no condition tells. */

@@ -6,3 +6,4 @@ export * from "./number";
 export * from "./isFound";
 export { BROKEN_SIGN } from "./brokenSign";
 export { isOwnPath } from "./ownPath";
+export { median } from "./median";

@@ -5,6 +5,7 @@ import { compareWith, quickLook } from "../reports/compare";
 import { runPlan } from "@/data";
 import { planForecast } from "@/core/kinds/planned";
 import { askSprint } from "../sprints/sprintRoom";
+import { besideNumber } from "../dashboards/beside";
 import { answerTile, beamOf, sinceThen } from "../dashboards/tile";
 
 import type { figureActs as contracts } from "@/contract/figures";
@@ -59,6 +60,7 @@ export const figureActs: ActsOf<typeof contracts> = {
   tile: {
     run: ({ em, desk }, asked) => answerTile(em, desk, asked),
   },
+  beside: { run: ({ em, desk }, asked) => besideNumber(em, desk, asked) },
   since: { run: ({ em, desk }, asked) => sinceThen(em, desk, asked) },
   beam: {
     run: async ({ desk }, { definition, opened }) =>

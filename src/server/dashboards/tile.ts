@@ -40,14 +40,26 @@ export interface TileAsked {
 export async function answerTile(
   em: EntityManager,
   desk: Desk,
-  { report, stood, narrowed: texts = [] }: TileAsked,
+  asked: TileAsked,
 ): Promise<ShownTile> {
+  const told = await askedOfTile(em, desk, asked);
+  return { ...told, shown: await askFigure(em, desk, told.definition, told.dress) };
+}
+
+/**
+ * What a tile asks: its report as it is now, or as it stood, narrowed from outside.
+ * @throws Refused for a report that is not there
+ */
+export async function askedOfTile(
+  em: EntityManager,
+  desk: Desk,
+  { report, stood, narrowed: texts = [] }: TileAsked,
+): Promise<Omit<ShownTile, "shown">> {
   const kept = await loadReport(em, desk.viewer, report);
   if (!kept) throw nothingHere();
   const asked = stood && !kept.definition.stood ? { ...kept.definition, stood } : kept.definition;
   const { report: definition, ...told } = narrowedBy(checked(asked, desk), texts, desk);
-  const shown = await askFigure(em, desk, definition, kept.dress);
-  return { name: kept.name, definition, dress: kept.dress, shown, ...told };
+  return { name: kept.name, definition, dress: kept.dress, ...told };
 }
 
 /**

@@ -166,6 +166,16 @@ export const REPORTS: readonly {
     name: "Promises kept",
     sentence:
       "count where SLA resolution is met per count where SLA resolution is any of (met, missed) of faults where created during last 3 months as gauge",
+    dress: {
+      low: 0,
+      high: 1,
+      target: 0.85,
+      zones: [
+        { name: "too many missed", to: 0.7, color: "g3" },
+        { name: "near", to: 0.85, color: "g2" },
+        { name: "kept", to: null, color: "g1" },
+      ],
+    },
     category: "Promises",
     purpose: "The share of faults that were finished within their target.",
   },

@@ -1,5 +1,5 @@
 import type { SuggestedLine } from "@/contract/questions";
-import { numberText } from "@/core/base";
+import { median, numberText } from "@/core/base";
 import type { CountReport } from "@/core/kinds";
 import { parseSentence, printReport } from "@/core/kinds";
 import { pictured } from "@/core/plain";
@@ -59,7 +59,7 @@ async function unusualIn(
     if (head.kind !== "value") return [];
     const counts = rows.map(({ parts }) => Number(parts[i][0].value ?? 0));
     const last = counts[counts.length - 1];
-    const usual = medianOf(counts.slice(0, -1));
+    const usual = median(counts.slice(0, -1));
     const times = Math.max((last + 1) / (usual + 1), (usual + 1) / (last + 1));
     if (Math.abs(last - usual) < LEAST_APART || times < LEAST_TIMES) return [];
     const one = parseSentence(
@@ -78,12 +78,4 @@ async function unusualIn(
       },
     ];
   });
-}
-
-function medianOf(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  const middle = sorted.length / 2;
-  return Number.isInteger(middle)
-    ? (sorted[middle - 1] + sorted[middle]) / 2
-    : sorted[Math.floor(middle)];
 }

@@ -1,7 +1,8 @@
 "use client";
 import styled from "styled-components";
-import { comparedWords, measuredWords, type Figure } from "@/core/figure";
-import { opens, ticksTo, type Drawn } from "./drawing";
+import { comparedWords, type Figure } from "@/core/figure";
+import { fill, opens, ticksTo, type Drawn } from "./drawing";
+import { colorOf, targetSaid, toldIn, zoneAt } from "./range";
 
 const Box = styled.div<{ $small?: boolean }>`
   display: grid;
@@ -58,17 +59,10 @@ export function Gauge({ figure, drawn, words }: { figure: Figure; drawn: Drawn; 
   const at = (n: number) =>
     196 - 188 * Math.min(1, Math.max(0, (n - low) / Math.max(high - low, 1e-9)));
   const share = high > low ? Math.round((100 * (value - low)) / (high - low)) : null;
-  const zone =
-    dress.zones.find((one) => one.to === null || value < one.to) ??
-    dress.zones[dress.zones.length - 1];
+  const zone = zoneAt(dress.zones, value);
   const level = at(value);
   const wave = `M36 ${level} ${Array.from({ length: 8 }, (_, i) => `q5 ${i % 2 ? 4 : -4} 10 0`).join(" ")} V200 H36 Z`;
-  const told = (n: number) =>
-    measuredWords(
-      String(n),
-      { unit: figure.unit, ...(isRatio ? { isRatio: true as const } : {}) },
-      dress,
-    );
+  const told = toldIn(figure, dress);
   return (
     <Box $small={drawn.small}>
       <svg
@@ -107,6 +101,20 @@ export function Gauge({ figure, drawn, words }: { figure: Figure; drawn: Drawn; 
           stroke="var(--ink)"
           strokeWidth="1.5"
         />
+        {dress.zones.map((one, i) => {
+          const [from, to] = [dress.zones[i - 1]?.to ?? low, one.to ?? high];
+          const [top, bottom] = [at(to), at(from)];
+          return (
+            <rect
+              key={one.name}
+              x="72"
+              y={top}
+              width={one === zone ? 7 : 4}
+              height={Math.max(0, bottom - top - 1)}
+              fill={fill(colorOf(one))}
+            />
+          );
+        })}
         {!drawn.small && (
           <>
             <text x="30" y="12" textAnchor="end">
@@ -119,10 +127,10 @@ export function Gauge({ figure, drawn, words }: { figure: Figure; drawn: Drawn; 
         )}
         {dress.target !== undefined && (
           <g>
-            <path d={`M72 ${at(dress.target)} l14 -8 v16 Z`} fill="var(--brass)" />
+            <path d={`M80 ${at(dress.target)} l14 -8 v16 Z`} fill="var(--brass)" />
             <line
               x1="36"
-              x2="72"
+              x2="80"
               y1={at(dress.target)}
               y2={at(dress.target)}
               stroke="var(--brass)"
@@ -130,7 +138,7 @@ export function Gauge({ figure, drawn, words }: { figure: Figure; drawn: Drawn; 
             />
             {!drawn.small && (
               <text
-                x="90"
+                x="98"
                 y={at(dress.target) + 4}
                 style={{ fill: "var(--brass-ink)", fontWeight: 600 }}
               >
@@ -154,11 +162,7 @@ export function Gauge({ figure, drawn, words }: { figure: Figure; drawn: Drawn; 
             .join(", ")}
         </p>
         {dress.target !== undefined && total.value !== null && (
-          <p className="brass">
-            {value === dress.target
-              ? "on target"
-              : `${told(Math.abs(value - dress.target))} ${value > dress.target ? "over" : "under"} the target of ${told(dress.target)}`}
-          </p>
+          <p className="brass">{targetSaid(value, dress.target, told)}</p>
         )}
         {total.change !== undefined && (
           <p>{comparedWords(total.change, figure.then?.label ?? "before")}</p>

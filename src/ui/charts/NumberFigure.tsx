@@ -2,6 +2,8 @@
 import styled, { css } from "styled-components";
 import { comparedWords, type Figure } from "@/core/figure";
 import { opens, type Drawn } from "./drawing";
+import { colorOf, targetSaid, toldIn, zoneAt } from "./range";
+import { Swatch } from "./Swatch";
 
 /** In a tile the figure is as large as its place lets it be, by the signs that it has. */
 const inTile = css<{ $signs: number }>`
@@ -27,6 +29,12 @@ const Box = styled.div<{ $small: boolean; $signs: number }>`
     font: 400 20px/1 var(--serif);
     color: var(--ink-3);
   }
+  .zone {
+    display: inline-flex;
+    align-items: center;
+    gap: 6px;
+    font-size: 14px;
+  }
   ${(p) => p.$small && inTile}
 `;
 
@@ -39,20 +47,32 @@ export const NumberFigure = ({
   figure: Figure;
   drawn: Drawn;
   words: string;
-}) => (
-  <Box $small={Boolean(drawn.small)} $signs={figure.total.words.length}>
-    <span className="n" {...opens({ ...figure.total, label: drawn.label }, drawn)}>
-      {figure.total.words}
-    </span>
-    <span className="of">
-      {[
-        words,
-        figure.total.change === undefined
-          ? ""
-          : comparedWords(figure.total.change, figure.then?.label ?? "before"),
-      ]
-        .filter(Boolean)
-        .join(", ")}
-    </span>
-  </Box>
-);
+}) => {
+  const { dress } = drawn;
+  const { value } = figure.total;
+  const told = toldIn(figure, dress);
+  const zone = value === null ? undefined : zoneAt(dress.zones, value);
+  return (
+    <Box $small={Boolean(drawn.small)} $signs={figure.total.words.length}>
+      <span className="n" {...opens({ ...figure.total, label: drawn.label }, drawn)}>
+        {figure.total.words}
+      </span>
+      <span className="of">
+        {[
+          words,
+          value !== null && dress.target !== undefined && targetSaid(value, dress.target, told),
+          figure.total.change === undefined
+            ? ""
+            : comparedWords(figure.total.change, figure.then?.label ?? "before"),
+        ]
+          .filter(Boolean)
+          .join(", ")}
+      </span>
+      {zone && (
+        <span className="zone">
+          <Swatch color={colorOf(zone)} /> {zone.name}
+        </span>
+      )}
+    </Box>
+  );
+};

@@ -6,9 +6,11 @@ import { List, Maximize2, ScrollText } from "lucide-react";
 import Link from "next/link";
 import { memo, useEffect } from "react";
 import type { Mark } from "@/core/figure";
+import { isDrawable } from "@/core/kinds";
 
 import { ask, Button, takeBegun } from "../kit";
 import { AnsweredTile, titleOf } from "./AnsweredTile";
+import { BesideNumber } from "./BesideNumber";
 import { Since } from "./Since";
 import { Box } from "./tileStyle";
 
@@ -102,9 +104,18 @@ export const ReportBody = memo(function ReportBody({
       nameOf={nameOf}
       state={isFetching ? "looking again" : error ? "not reached since, trying again" : ""}
       band={
-        since && !stood && !quiet ? (
-          <Since report={report} narrowed={narrowed} since={since} stamp={stamp} />
-        ) : null
+        <>
+          {data.definition.shape === "number" && isDrawable(data.shown) && data.shown.figure && (
+            <BesideNumber
+              {...{ report, narrowed, stood, stamp }}
+              figure={data.shown.figure}
+              dress={data.dress}
+            />
+          )}
+          {since && !stood && !quiet && (
+            <Since report={report} narrowed={narrowed} since={since} stamp={stamp} />
+          )}
+        </>
       }
       tools={quiet ? null : <Tools {...{ tile, onOpen }} answer={data} onExpand={onExpand} />}
     />

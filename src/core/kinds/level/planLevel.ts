@@ -53,14 +53,17 @@ export interface LevelParts {
 const COUNT: SimpleMeasure = { measure: "count" };
 
 /**
- * How a level is answered: every state that matches is in the buckets from the one it began in to the one it ended in.
+ * How a level is answered, at the ends of its own stretches or at those of another axis: every state that matches is in the buckets from the one it began in to the one it ended in.
  * Counts, sums, averages and ages come from one scan that adds a state where it begins and takes it off where it ends;
  * where it begins or ends with a change that the report does not look at, the two are equal and both are left out.
  * What only the values themselves can tell is measured bucket by bucket.
  */
-export function* planLevel(report: LevelReport, view: Viewpoint): Plan<LevelParts> {
+export function* planLevel(
+  report: LevelReport,
+  view: Viewpoint,
+  axis = historyBuckets(report.period, report.grain, view),
+): Plan<LevelParts> {
   const measure = report.measure ?? COUNT;
-  const axis = historyBuckets(report.period, report.grain, view);
   const tier = report.split ? tierOf(report.split, view, "items") : null;
   const [[[first]]] = yield [sinceStatement(view)];
   const since = first === null ? null : Number(first);

@@ -1,0 +1,49 @@
+import type { ShownBeside } from "@/contract/figures";
+import { PLAIN_DRESS } from "@/core/definition";
+import { isDrawable, type Report } from "@/core/kinds";
+import { flowOf, levelsOf, planBesideLevels } from "@/core/kinds/planned";
+import { weekdayName, localDay } from "@/core/time";
+import { runPlan, type EntityManager } from "@/data";
+import { viewOf } from "../reports/answerReport";
+import { askFigure } from "../reports/room";
+import type { Desk } from "../viewer/viewpoint";
+import { askedOfTile, type TileAsked } from "./tile";
+
+/** What stands beside the number of a tile: how it went, and what it usually is; null where neither can be told. */
+export async function besideNumber(
+  em: EntityManager,
+  desk: Desk,
+  asked: TileAsked,
+): Promise<ShownBeside | null> {
+  const { definition } = await askedOfTile(em, desk, asked);
+  const view = viewOf(definition, desk.view);
+  const now = { ...definition } as Report;
+  delete now.stood;
+  const levels = levelsOf(now, view.catalog);
+  if (levels) {
+    const { trend, usual } = await runPlan(em, planBesideLevels(levels, view));
+    const weekday = weekdayName(localDay(view.now, view.calendar.zone));
+    return {
+      trend: trend.filter((value) => value !== null),
+      over: "weeks",
+      usual: usual && { ...usual, rule: `the median of ${usual.of} ${weekday}s at this hour` },
+    };
+  }
+  return besideFlow(em, desk, now);
+}
+
+async function besideFlow(
+  em: EntityManager,
+  desk: Desk,
+  definition: Report,
+): Promise<ShownBeside | null> {
+  const flow = flowOf(definition);
+  if (!flow) return null;
+  const shown = await askFigure(em, desk, flow, PLAIN_DRESS);
+  if (!isDrawable(shown) || !shown.figure) return null;
+  return {
+    trend: shown.figure.rows.flatMap(({ value }) => (value === null ? [] : [value])),
+    over: `${flow.by[0].grain}s`,
+    usual: null,
+  };
+}

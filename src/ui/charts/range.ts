@@ -1,0 +1,22 @@
+import type { Dress, Zone } from "@/core/definition";
+import { measuredWords, type Color, type Figure } from "@/core/figure";
+
+/** The zone that a value lies in; one on a border belongs to the upper of the two. */
+export const zoneAt = (zones: readonly Zone[], value: number): Zone | undefined =>
+  zones.find((one) => one.to === null || value < one.to) ?? zones[zones.length - 1];
+
+/** The colour of a zone; zones are kept with tokens of the palette. */
+export const colorOf = (zone: Zone): Color => (zone.color ?? "c2") as Color;
+
+/** A number as the figure writes its own. */
+export const toldIn =
+  ({ unit, isRatio }: Figure, dress: Dress) =>
+  (value: number): string =>
+    measuredWords(String(value), { unit, ...(isRatio ? { isRatio: true as const } : {}) }, dress);
+
+/** "on target", "12 under the target of 50". */
+export function targetSaid(value: number, target: number, told: (value: number) => string): string {
+  if (value === target) return "on target";
+  const way = value > target ? "over" : "under";
+  return `${told(Math.abs(value - target))} ${way} the target of ${told(target)}`;
+}
