@@ -11,7 +11,16 @@ import {
   YAxis,
 } from "recharts";
 import type { Figure, FigureRow, Mark } from "@/core/figure";
-import { type Drawn, groupAxis, hasSlider, SLIDER, ticksOver } from "./drawing";
+import {
+  type Drawn,
+  groupAxis,
+  hasSlider,
+  percentTicks,
+  shortened,
+  SLIDER,
+  ticksOver,
+} from "./drawing";
+import { tickNames } from "./tickNames";
 import { Compared, LegendAround } from "./Legend";
 import type { AxisStretch } from "./axis";
 import { Plot, useAxis, useSlid, type DayFlag } from "./Plot";
@@ -95,7 +104,8 @@ export function Bars({
   );
   const axis = useAxis(slid);
   const slider = !lying && hasSlider(rows.length, drawn);
-  const percent = full ? { tickFormatter: (n: number) => `${n} %` } : {};
+  const percent = percentTicks(full, figure);
+  const names = tickNames(rows.map(({ label }) => label));
   const value = (
     <XAxis
       type="number"
@@ -139,9 +149,11 @@ export function Bars({
     interval: (lying ? 0 : "equidistantPreserveStart") as 0,
   };
   const under = groupAxis(drawn);
-  const needsSlant = !lying && !figure.isTime && rows.length > 6;
+  const isLong = rows.some(({ label }) => names.of(label).length > 5);
+  const needsSlant = !lying && !figure.isTime && rows.length > 6 && isLong;
   return (
     <LegendAround series={figure.series} drawn={drawn}>
+      {!lying && names.common && <p className="of">{names.common}</p>}
       {figure.then && figure.series.length === 0 && dress.legend !== "none" && (
         <Compared figure={figure} as="tick" />
       )}
@@ -182,9 +194,7 @@ export function Bars({
                 {...(under.label ? { label: under.label } : {})}
                 angle={needsSlant ? -28 : 0}
                 textAnchor={needsSlant ? "end" : "middle"}
-                tickFormatter={(text: string) =>
-                  needsSlant && text.length > 16 ? `${text.slice(0, 15)}…` : text
-                }
+                tickFormatter={(text: string) => shortened(names.of(text), needsSlant ? 16 : 60)}
               />
             )}
             {lying ? (
@@ -195,9 +205,7 @@ export function Bars({
                   ? { label: { ...under.label, angle: -90, position: "insideLeft" as const } }
                   : {})}
                 tick={{ fontSize: 13, fontWeight: 600, fill: "var(--ink)" }}
-                tickFormatter={(text: string) =>
-                  text.length > 28 ? `${text.slice(0, 27)}…` : text
-                }
+                tickFormatter={(text: string) => shortened(text, 28)}
               />
             ) : (
               <YAxis {...scale} />

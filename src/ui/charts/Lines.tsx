@@ -23,6 +23,7 @@ import {
   LINE_PX,
   opens,
   SLIDER,
+  percentTicks,
   ticksTo,
   tipOf,
 } from "./drawing";
@@ -185,7 +186,7 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
               tickLine={false}
               tick={{ fontSize: 12 }}
               width={axis.margins.left}
-              {...(as === "full" ? { tickFormatter: (n: number) => `${n} %` } : {})}
+              {...percentTicks(as === "full", figure)}
               {...(dress.axisTitle
                 ? {
                     label: {

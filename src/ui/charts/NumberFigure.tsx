@@ -8,6 +8,7 @@ import { Swatch } from "./Swatch";
 /** In a tile the figure is as large as its place lets it be, by the signs that it has. */
 const inTile = css<{ $signs: number }>`
   flex: 1;
+  min-width: 0;
   min-height: 0;
   padding: 4px 0;
   container-type: size;

@@ -4,13 +4,20 @@ import { type BurndownAnswer, type ShownPace } from "@/core/kinds";
 import { valueWords } from "@/core/figure";
 import type { Forecast, WorkStep } from "@/core/history";
 
+import styled from "styled-components";
 import { opens, ticksTo, type Drawn } from "./drawing";
 import { plankScale } from "./plankScale";
 import type { DayFlag } from "./Plot";
+import { useSize } from "./useSize";
 
-const WIDTH = 860;
-const HEIGHT = 330;
+/** The room that it has until it is measured, in px. */
+const USUAL = { width: 860, height: 374 };
+const LEAST_WIDTH = { small: 280, large: 560 };
 const LEFT = 46;
+/** Under the planks stand the days. */
+const UNDER = { small: 24, large: 44 };
+/** What the number of a day takes of its width. */
+const DAY_WIDTH = 24;
 
 export interface PlanksProps {
   readonly answer: BurndownAnswer;
@@ -25,18 +32,24 @@ export interface PlanksProps {
 /** A burndown over planks of working days: what remains in steps, the pace as a notch for each day, each addition as a riser, now in brass. */
 export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: PlanksProps) {
   const { burndown, span } = answer;
+  const [measured, size] = useSize(USUAL);
   if (!burndown || !span) return null;
+  const way = drawn.small ? "small" : "large";
+  const width = Math.max(size.width, LEAST_WIDTH[way]);
+  const height = drawn.small ? Math.max(size.height, 110) : USUAL.height;
+  const floor = height - UNDER[way];
   const ahead = forecast
     ? forecast.days.filter((day) => !pace.days.some((known) => known.day === day)).slice(0, 15)
     : [];
-  const { lefts, widthOf, x, dayX } = plankScale(pace.days, ahead, LEFT, WIDTH - 24);
+  const { lefts, widthOf, x, dayX } = plankScale(pace.days, ahead, LEFT, width - 24);
   const most = Math.max(
     Number(burndown.committed),
     ...burndown.steps.map((step) => Number(step.remaining)),
     1,
   );
   const ticks = ticksTo(most);
-  const y = (value: number) => 30 + (HEIGHT - 30) * (1 - value / ticks[ticks.length - 1]);
+  const y = (value: number) => 30 + (floor - 30) * (1 - value / ticks[ticks.length - 1]);
+  const everyNth = Math.max(1, Math.ceil(DAY_WIDTH / Math.max(widthOf(0), 1)));
   const points: [number, number][] = [[x(burndown.start), y(Number(burndown.committed))]];
   let level = Number(burndown.committed);
   for (const step of burndown.steps) {
@@ -63,15 +76,8 @@ export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: Plan
       ...[...fan].reverse().map((point) => `${point.x} ${y(point[low])}`),
     ].join(" L");
   return (
-    <div style={{ overflow: "auto", flex: 1 }} role="group" aria-label={drawn.label}>
-      <svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT + 44}`}
-        style={{
-          width: "100%",
-          minWidth: drawn.small ? 300 : 560,
-          maxHeight: drawn.small ? "100%" : 420,
-        }}
-      >
+    <Room ref={measured} role="group" aria-label={drawn.label} $height={drawn.small ? 0 : height}>
+      <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
         {pace.days.map((day, i) => (
           <g key={day.day}>
             {day.works ? (
@@ -79,23 +85,23 @@ export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: Plan
                 x={lefts[i] + 1}
                 y={30}
                 width={Math.max(widthOf(i) - 2, 1)}
-                height={HEIGHT - 30}
+                height={floor - 30}
                 fill="var(--salt)"
               />
             ) : (
-              !drawn.small && (
+              floor > 200 && (
                 <text
-                  transform={`translate(${lefts[i] + widthOf(i) / 2 + 4} ${HEIGHT - 10}) rotate(-90)`}
+                  transform={`translate(${lefts[i] + widthOf(i) / 2 + 4} ${floor - 10}) rotate(-90)`}
                   style={{ fontSize: 11 }}
                 >
                   {day.name}
                 </text>
               )
             )}
-            {day.works && !drawn.small && (pace.days.length < 22 || i % 5 === 0) && (
+            {day.works && i % everyNth === 0 && (
               <text
                 x={lefts[i] + widthOf(i) / 2}
-                y={HEIGHT + 18}
+                y={floor + 17}
                 textAnchor="middle"
                 style={{ fontSize: 11.5 }}
               >
@@ -106,7 +112,7 @@ export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: Plan
         ))}
         {ticks.map((tick) => (
           <g key={tick}>
-            <line x1={LEFT} x2={WIDTH - 24} y1={y(tick)} y2={y(tick)} stroke="var(--grid)" />
+            <line x1={LEFT} x2={width - 24} y1={y(tick)} y2={y(tick)} stroke="var(--grid)" />
             <text x={LEFT - 8} y={y(tick) + 4} textAnchor="end">
               {tick}
             </text>
@@ -150,7 +156,7 @@ export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: Plan
                   x1={lefts[place] + widthOf(place) / 2}
                   x2={lefts[place] + widthOf(place) / 2}
                   y1={30}
-                  y2={HEIGHT}
+                  y2={floor}
                   stroke="var(--ink)"
                   strokeDasharray="2 3"
                 />
@@ -167,7 +173,7 @@ export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: Plan
           x1={x(span.end)}
           x2={x(span.end)}
           y1={30}
-          y2={HEIGHT}
+          y2={floor}
           stroke="var(--ink)"
           strokeDasharray="2 3"
         />
@@ -181,7 +187,7 @@ export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: Plan
               x1={x(burndown.until)}
               x2={x(burndown.until)}
               y1={22}
-              y2={HEIGHT}
+              y2={floor}
               stroke="var(--brass)"
               strokeWidth={2.4}
             />
@@ -214,11 +220,23 @@ export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: Plan
             </text>
           </g>
         )}
-        <line x1={LEFT} x2={WIDTH - 24} y1={y(0)} y2={y(0)} stroke="var(--ink)" strokeWidth={1.5} />
+        <line x1={LEFT} x2={width - 24} y1={y(0)} y2={y(0)} stroke="var(--ink)" strokeWidth={1.5} />
       </svg>
-    </div>
+    </Room>
   );
 }
+
+/** As wide as its place; what does not fit is scrolled to. */
+const Room = styled.div<{ $height: number }>`
+  flex: 1;
+  min-height: ${(p) => p.$height}px;
+  min-width: 0;
+  overflow-x: auto;
+  overflow-y: hidden;
+  svg {
+    display: block;
+  }
+`;
 
 interface StepProps {
   readonly step: WorkStep;

@@ -1,5 +1,5 @@
 import type { Dress } from "@/core/definition";
-import type { Color, Mark } from "@/core/figure";
+import type { Color, Figure, Mark } from "@/core/figure";
 import { isLit, isTextured } from "./marks";
 
 export { isLit, markId } from "./marks";
@@ -130,6 +130,18 @@ export function ticksTo(most: number): number[] {
     ticks.push(Number((ticks[ticks.length - 1] + step).toPrecision(12)));
   return ticks;
 }
+
+/** Ticks of an axis of percentages: of all that there is, or of a ratio. */
+export const percentTicks = (isOfAll: boolean | undefined, { isRatio, unit }: Figure) => {
+  if (isOfAll) return { tickFormatter: (n: number) => `${n} %` };
+  return isRatio && unit === null
+    ? { tickFormatter: (n: number) => `${Number((n * 100).toPrecision(6))} %` }
+    : {};
+};
+
+/** A name that ends with a sign where it is cut. */
+export const shortened = (text: string, most: number): string =>
+  text.length > most ? `${text.slice(0, most - 1)}…` : text;
 
 /** Round steps for an axis over all these values and 0. */
 export function ticksOver(values: readonly number[]): number[] {

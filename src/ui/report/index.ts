@@ -9,7 +9,7 @@ export { ConditionBuilder, OpenedRecords, PartRecords, TestEditor } from "./late
 export { partOf } from "./openedPart";
 export { useDayNotes } from "./dress/useDayNotes";
 export { FigureBody, flagsOf, saidWords, Says } from "./FigurePane";
-export { measureWords } from "./kinds/shown";
+export { measureWords, tellsInTile } from "./kinds/shown";
 export { WorkingsBody } from "./Workings";
 export { contextOf, type RoomFacts, type KeptReport } from "./facts";
 export { fieldOptions } from "./pickers/fields";

@@ -5,7 +5,7 @@ import type { ShownTile } from "@/contract/figures";
 import type { ReportTile } from "@/core/definition";
 import type { Mark } from "@/core/figure";
 import { isDrawable, type Report, type Shown } from "@/core/kinds";
-import { FigureBody, RowsHead, saidWords } from "../report";
+import { FigureBody, RowsHead, saidWords, tellsInTile } from "../report";
 import { footOf } from "./footOf";
 import { Box, RowsTable } from "./tileStyle";
 
@@ -26,6 +26,8 @@ interface AnsweredTileProps {
   readonly nameOf: (id: string) => string;
   /** What can be done with it, at its head. */
   readonly tools?: ReactNode;
+  /** What stands beside its number. */
+  readonly aside?: ReactNode;
   /** What is told of it above its foot. */
   readonly band?: ReactNode;
   /** That it is being asked anew, or could not be. */
@@ -47,6 +49,7 @@ export function AnsweredTile({
   lit = NONE,
   nameOf,
   tools,
+  aside,
   band,
   state = "",
 }: AnsweredTileProps) {
@@ -68,7 +71,13 @@ export function AnsweredTile({
           {nameOf(id)} does not narrow: {why}.
         </p>
       ))}
-      <div className="body" {...(isDrawable(shown) ? {} : scrolled(title))}>
+      {isDrawable(shown) && tellsInTile(definition) && (
+        <p className="says">{saidWords(shown.says)}</p>
+      )}
+      <div
+        className={aside ? "body paired" : "body"}
+        {...(isDrawable(shown) ? {} : scrolled(title))}
+      >
         {!isDrawable(shown) ? (
           <Rows shown={shown} />
         ) : isNothing && !SHOWS_NOTHING.has(definition.shape ?? "") ? (
@@ -87,6 +96,7 @@ export function AnsweredTile({
             {...(lit.length ? { lit } : {})}
           />
         )}
+        {aside}
       </div>
       {band}
       {tile.footnote && <p className="sub">{tile.footnote}</p>}

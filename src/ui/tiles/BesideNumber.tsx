@@ -8,10 +8,13 @@ import { toldIn } from "../charts";
 import { ask } from "../kit";
 
 const Box = styled.div`
-  flex: none;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 2px;
+  flex: 0 1 52%;
+  min-width: 0;
+  max-width: 190px;
+  display: flex;
+  flex-direction: column;
+  justify-content: center;
+  gap: 6px;
   color: var(--ink-2);
   font-size: 12.5px;
   line-height: 16px;
@@ -19,11 +22,6 @@ const Box = styled.div`
     width: 100%;
     height: 26px;
     overflow: visible;
-  }
-  p {
-    white-space: nowrap;
-    overflow: hidden;
-    text-overflow: ellipsis;
   }
   b {
     font-weight: 650;

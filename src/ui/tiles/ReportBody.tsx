@@ -103,19 +103,19 @@ export const ReportBody = memo(function ReportBody({
       lit={lit}
       nameOf={nameOf}
       state={isFetching ? "looking again" : error ? "not reached since, trying again" : ""}
+      aside={
+        data.definition.shape === "number" && isDrawable(data.shown) && data.shown.figure ? (
+          <BesideNumber
+            {...{ report, narrowed, stood, stamp }}
+            figure={data.shown.figure}
+            dress={data.dress}
+          />
+        ) : null
+      }
       band={
-        <>
-          {data.definition.shape === "number" && isDrawable(data.shown) && data.shown.figure && (
-            <BesideNumber
-              {...{ report, narrowed, stood, stamp }}
-              figure={data.shown.figure}
-              dress={data.dress}
-            />
-          )}
-          {since && !stood && !quiet && (
-            <Since report={report} narrowed={narrowed} since={since} stamp={stamp} />
-          )}
-        </>
+        since && !stood && !quiet ? (
+          <Since report={report} narrowed={narrowed} since={since} stamp={stamp} />
+        ) : null
       }
       tools={quiet ? null : <Tools {...{ tile, onOpen }} answer={data} onExpand={onExpand} />}
     />

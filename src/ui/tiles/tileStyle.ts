@@ -88,6 +88,19 @@ export const Box = styled.article<{ $ground: string }>`
     color: var(--brass-ink);
     font-weight: 650;
   }
+  .body.paired {
+    flex-direction: row;
+    gap: 12px;
+    align-items: stretch;
+  }
+  .says {
+    flex: none;
+    color: var(--ink-2);
+    font: 400 15px/20px var(--serif);
+  }
+  .says b {
+    color: var(--ink);
+  }
   .nothing {
     margin: auto 0;
     color: var(--ink-2);

@@ -15,6 +15,8 @@ interface ShownKind<R extends Report, A extends Answer> {
   readonly choices?: (report: R, answer: A, context: AskContext) => readonly MeaningChoice[];
   /** It burns down, by working days or by the clock. */
   readonly hasPace: boolean;
+  /** Its picture on a tile needs its sentence beside it. */
+  readonly tellsInTile?: true;
   /** The trend in it that can be explored. */
   readonly trend?: (report: R, answer: A) => Explored;
   /** In a word: what its figure's number is of. */
@@ -101,6 +103,7 @@ const shownKinds = {
   burndown: {
     ...WHOLE,
     hasPace: true,
+    tellsInTile: true,
     measureWords: subjectWords,
     choices: (report, { choices }, { catalog: { names } }) =>
       choices.flatMap((id) => {
@@ -111,11 +114,14 @@ const shownKinds = {
         return [{ label, report: { ...report, of: { kind: "sprint", sprint: id } } }];
       }),
   },
-  velocity: { ...WHOLE, measureWords: subjectWords },
+  velocity: { ...WHOLE, tellsInTile: true, measureWords: subjectWords },
 } as const satisfies { readonly [K in ReportKind]: ShownKind<ReportOf<K>, AnswerOf<K>> };
 
 export const shownKindOf = ({ kind }: Pick<Report, "kind">): ShownKind<Report, Answer> =>
   shownKinds[kind] as unknown as ShownKind<Report, Answer>;
+
+/** Whether a picture on a tile needs its sentence beside it. */
+export const tellsInTile = (report: Report): boolean => shownKindOf(report).tellsInTile === true;
 
 /** In a word: what a figure's number is of. */
 export const measureWords = (
