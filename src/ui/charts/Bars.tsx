@@ -20,6 +20,7 @@ import {
   SLIDER,
   ticksOver,
 } from "./drawing";
+import styled from "styled-components";
 import { tickNames } from "./tickNames";
 import { Compared, LegendAround } from "./Legend";
 import type { AxisStretch } from "./axis";
@@ -153,7 +154,6 @@ export function Bars({
   const needsSlant = !lying && !figure.isTime && rows.length > 6 && isLong;
   return (
     <LegendAround series={figure.series} drawn={drawn}>
-      {!lying && names.common && <p className="of">{names.common}</p>}
       {figure.then && figure.series.length === 0 && dress.legend !== "none" && (
         <Compared figure={figure} as="tick" />
       )}
@@ -256,9 +256,19 @@ export function Bars({
           </BarChart>
         </ResponsiveContainer>
       </Ground>
+      {!lying && names.common && <Common>{names.common}</Common>}
     </LegendAround>
   );
 }
+
+/** What all names under the axis begin with. */
+const Common = styled.p`
+  flex: none;
+  text-align: center;
+  font-size: 12px;
+  line-height: 14px;
+  color: var(--ink-2);
+`;
 
 /** How far lying bars spread where their pane is higher than they need. */
 const MOST_STRETCH = 1.5;

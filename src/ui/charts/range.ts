@@ -14,9 +14,11 @@ export const toldIn =
   (value: number): string =>
     measuredWords(String(value), { unit, ...(isRatio ? { isRatio: true as const } : {}) }, dress);
 
-/** "on target", "12 under the target of 50". */
+/** "on target", "12 under the target of 50", of ratios "5 percentage points over the target of 85 %". */
 export function targetSaid(value: number, target: number, told: (value: number) => string): string {
   if (value === target) return "on target";
   const way = value > target ? "over" : "under";
-  return `${told(Math.abs(value - target))} ${way} the target of ${told(target)}`;
+  // What two percentages differ by is no percentage of either.
+  const apart = told(Math.abs(value - target)).replace(/\s%$/, " percentage points");
+  return `${apart} ${way} the target of ${told(target)}`;
 }

@@ -19,7 +19,7 @@ const Box = styled.div`
   font-size: 12.5px;
   line-height: 16px;
   svg {
-    width: 100%;
+    width: calc(100% - 8px);
     height: 26px;
     overflow: visible;
   }
