@@ -134,3 +134,19 @@ test("the typed sentence takes a question, and gives the words back", async ({ p
   await page.getByRole("button", { name: /^Back to “/ }).click();
   await expect(sentence).toHaveValue("open faults per service");
 });
+
+test("a new report begins with a question, too; what is typed there goes on in the box", async ({
+  page,
+}) => {
+  await signIn(page, "ines");
+  await page.goto("/reports/new");
+  await page.getByLabel("Ask in your own words").focus();
+  await page.keyboard.type("open faults per service");
+  const dialog = page.getByRole("dialog", { name: "Say or find" });
+  await expect(dialog.getByLabel("Say what to count, or find something")).toHaveValue(
+    "open faults per service",
+  );
+  await expect(dialog.getByRole("status").first()).toHaveText(
+    "Count faults where status is open by service",
+  );
+});

@@ -6,7 +6,7 @@ import type { AskContext } from "@/core/catalog";
 import { useQuery } from "@tanstack/react-query";
 import Link from "next/link";
 import { Fragment } from "react";
-import { ask } from "../kit";
+import { ask, askAgain } from "../kit";
 import { Sketch } from "./Sketch";
 
 const Grid = styled.div`
@@ -44,6 +44,21 @@ const Grid = styled.div`
   .six i {
     color: var(--ink-3);
   }
+  .ask {
+    width: 100%;
+    max-width: 980px;
+    margin-bottom: 20px;
+    padding: 6px 2px 8px;
+    border: 0;
+    background: none;
+    font: 400 23px/32px var(--serif);
+    color: var(--ink);
+    box-shadow: inset 0 -2px 0 var(--plum);
+  }
+  .ask::placeholder {
+    color: var(--ink-3);
+    opacity: 1;
+  }
   .today {
     max-width: 980px;
     margin-bottom: 22px;
@@ -76,6 +91,20 @@ const Grid = styled.div`
     }
   }
 `;
+
+/** Whoever begins to write here asks in the box that takes questions. */
+const AskField = () => (
+  <input
+    className="ask"
+    aria-label="Ask in your own words"
+    placeholder="Ask in your own words: how many faults are open by team"
+    value=""
+    maxLength={200}
+    onChange={({ target }) => askAgain(target.value)}
+    onKeyDown={({ key }) => key === "Enter" && askAgain("")}
+    onPointerUp={() => askAgain("")}
+  />
+);
 
 /** What is worth asking today, with what it comes to. */
 function Suggested() {
@@ -115,6 +144,7 @@ export function Begin({
   if (begun.length === 0) return null;
   return (
     <Grid>
+      <AskField />
       <Suggested />
       <h2>Begin with one of these, then change any word</h2>
       <div className="six">

@@ -10,7 +10,7 @@ import {
 } from "lucide-react";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
-import { useEffect, useState, type ReactNode } from "react";
+import { useCallback, useEffect, useRef, useState, type ReactNode } from "react";
 import { Button } from "react-aria-components";
 import type { Sight } from "@/core/figure";
 import type { PinLine } from "@/contract/library";
@@ -69,11 +69,18 @@ export function Shell({ viewer, workspace, zone, sight, pins, children }: ShellP
   const [wide, setWide] = useState(false);
   useEffect(() => setWide(localStorage.getItem("gt_spine") === "wide"), []);
   useShortcuts(everywhere(call), "everywhere");
-  const [again, setAgain] = useState("");
+  const again = useRef("");
   useAskAgain((words) => {
-    setAgain(words);
+    keepTyped();
+    again.current = words;
     setCalled("quick box");
   });
+  // What is asked again is taken once: with what was typed meanwhile.
+  const takeAsked = useCallback(() => {
+    const asked = again.current + takeTyped();
+    again.current = "";
+    return asked;
+  }, []);
   const room = (href: string, words: string, icon: ReactNode) => (
     <Link className="room" href={href} aria-current={path.startsWith(href) ? "page" : undefined}>
       {icon}
@@ -84,10 +91,7 @@ export function Shell({ viewer, workspace, zone, sight, pins, children }: ShellP
     localStorage.setItem("gt_spine", wide ? "narrow" : "wide");
     setWide(!wide);
   };
-  const close = () => {
-    setAgain("");
-    setCalled(null);
-  };
+  const close = () => setCalled(null);
   return (
     <Zone.Provider value={zone}>
       <Beside $wide={wide}>
@@ -130,7 +134,7 @@ export function Shell({ viewer, workspace, zone, sight, pins, children }: ShellP
         {called === "quick box" && (
           <AskBox
             onClose={close}
-            takeTyped={again ? () => again : takeTyped}
+            takeTyped={takeAsked}
             mayBuild={viewer.role === "builder" || viewer.role === "administrator"}
           />
         )}
