@@ -1,10 +1,10 @@
 import { z } from "zod";
 import { NarrowingAsk } from "./figures";
 
-/** What is asked of the door for pictures of a whole dashboard: as it is seen. */
+/** What is asked of the door for files of a whole dashboard: as it is seen, or on sheets. */
 export const BoardExportRequest = z.object({
   id: z.int(),
-  format: z.enum(["pdf", "png"]),
+  format: z.enum(["pdf", "png", "xlsx"]),
   /** What narrows each tile and the day as of which it is counted, by its id. */
   tiles: z.record(
     z.string().max(60),

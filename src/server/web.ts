@@ -33,6 +33,7 @@ export { listMailings } from "./mail/mailings";
 export { exportReport, type ExportAsk } from "./exports/exportReport";
 export { chromiumDrawer } from "./render/chromium";
 export { boardDrawer } from "./render/chromium";
+export { boardSheets } from "./dashboards/sheets";
 export { findPrintJob, type PrintJob } from "./render/printJob";
 export { definitionSchema, writeDefinition } from "./definitions/definitionFile";
 export { listPeople } from "./accounts/people";

@@ -2,6 +2,7 @@
 import { Ellipsis, ListFilter, Mail, Pin, PinOff, RefreshCw, Users } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
+import type { BoardExportRequest } from "@/contract/boardExports";
 import type { KeptDashboard } from "@/contract/dashboards";
 import { longDayText } from "@/core/time";
 import { ask, Button, DayField, Mast, MenuButton, Purpose, tell, Title } from "../kit";
@@ -17,7 +18,7 @@ interface BoardMastProps {
   readonly onShare: () => void;
   readonly onMail: () => void;
   readonly onArrange: () => void;
-  readonly onExport: (format: "pdf" | "png") => void;
+  readonly onExport: (format: BoardExportRequest["format"]) => void;
 }
 
 /** The name of a dashboard, what it is for, and what can be done with all of it. */
@@ -69,6 +70,7 @@ export function BoardMast({ board, stood, onStood, mayBuild, hasStrip, ...on }: 
             { id: "wall", words: "On the wall", href: `/wall/${board.id}` },
             { id: "pdf", words: "All of it as PDF", onAction: () => on.onExport("pdf") },
             { id: "png", words: "All of it as a picture", onAction: () => on.onExport("png") },
+            { id: "xlsx", words: "All of it on sheets", onAction: () => on.onExport("xlsx") },
           ]}
         />
         {board.mayChange && (

@@ -12,7 +12,7 @@ export function useBoardExport(
   closed: readonly string[],
 ): (format: BoardExportRequest["format"]) => Promise<void> {
   return async (format) => {
-    tell("The dashboard is being drawn …");
+    tell(format === "xlsx" ? "The sheets are being written …" : "The dashboard is being drawn …");
     const asked: BoardExportRequest = {
       id: board.id,
       format,

@@ -1,10 +1,15 @@
+import { Readable } from "node:stream";
 import { BoardExportRequest } from "@/contract/boardExports";
 import { fileName } from "@/core/exports";
-import { boardDrawer, loadDashboard, Refused, unreadableIn } from "@/server/web";
+import { boardDrawer, boardSheets, loadDashboard, Refused, unreadableIn } from "@/server/web";
 import { failed, isOurs, notSignedIn, refusedWith } from "../../../reply";
 import { currentDesk } from "../../../session";
 
-const TYPES = { pdf: "application/pdf", png: "image/png" } as const;
+const TYPES = {
+  pdf: "application/pdf",
+  png: "image/png",
+  xlsx: "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
+} as const;
 
 /** A whole dashboard as a file: as it is seen by whoever asks, with their rights. */
 export async function POST(request: Request): Promise<Response> {
@@ -19,8 +24,11 @@ export async function POST(request: Request): Promise<Response> {
     const board = await loadDashboard(em, desk.viewer, asked.data.id);
     if (!board) return refusedWith([{ code: "none", message: "There is nothing here." }], 404);
     const { format } = asked.data;
-    const bytes = await boardDrawer(em).draw(asked.data, board.name, desk.viewer.person);
-    return new Response(bytes as BodyInit, {
+    const body =
+      format === "xlsx"
+        ? Readable.toWeb(await boardSheets(em, desk, board, asked.data))
+        : await boardDrawer(em).draw({ ...asked.data, format }, board.name, desk.viewer.person);
+    return new Response(body as BodyInit, {
       headers: {
         "content-type": TYPES[format],
         "content-disposition": `attachment; filename*=UTF-8''${encodeURIComponent(fileName(board.name, format))}`,
