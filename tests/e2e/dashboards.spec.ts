@@ -1,4 +1,5 @@
 import { execFileSync } from "node:child_process";
+import { readFileSync } from "node:fs";
 import { expect, test, type Page } from "./lanes";
 import { PASSWORD, recordsInDrawer, signIn } from "./support";
 
@@ -149,6 +150,14 @@ test("all of it goes out as PDF, as it is seen: narrowed, in words at its head, 
     expect(text).toContain(name);
   expect(text).toMatch(new RegExp(`\\b${value}\\b`));
   expect(text).toMatch(/page 1 of \d/);
+  // The same on sheets.
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  const [sheets] = await Promise.all([
+    page.waitForEvent("download", { timeout: 60_000 }),
+    page.getByRole("menuitem", { name: "All of it on sheets" }).click(),
+  ]);
+  expect(sheets.suggestedFilename()).toBe("Desk morning.xlsx");
+  expect(readFileSync(await sheets.path()).subarray(0, 2).toString()).toBe("PK");
 });
 
 test("the wall shows page after page by itself, turned by arrows and held by Space", async ({
