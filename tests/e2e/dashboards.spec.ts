@@ -157,7 +157,11 @@ test("all of it goes out as PDF, as it is seen: narrowed, in words at its head, 
     page.getByRole("menuitem", { name: "All of it on sheets" }).click(),
   ]);
   expect(sheets.suggestedFilename()).toBe("Desk morning.xlsx");
-  expect(readFileSync(await sheets.path()).subarray(0, 2).toString()).toBe("PK");
+  expect(
+    readFileSync(await sheets.path())
+      .subarray(0, 2)
+      .toString(),
+  ).toBe("PK");
 });
 
 test("the wall shows page after page by itself, turned by arrows and held by Space", async ({
