@@ -110,6 +110,26 @@ test("a phone can read, narrow and build", async ({ page }) => {
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(391);
 });
 
+test("on a phone every picture is drawn, high enough to be read", async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page, "ines");
+  for (const shape of [
+    "count faults where status is open by team as bars",
+    "count faults where status is open by team split by priority as stacked columns",
+    "count faults by month of created split by priority for last 12 months to date as line",
+    "level of faults where status is open at month ends for last 12 months split by priority as area",
+    "count, average age of faults where status is open by team as scatter",
+    "count faults where status is open by service as donut",
+  ]) {
+    await page.goto(reportOf(shape));
+    const drawing = page.locator(".draw .recharts-surface").first();
+    await expect(drawing, shape).toBeVisible();
+    const box = await drawing.boundingBox();
+    expect(box!.height, shape).toBeGreaterThanOrEqual(200);
+    expect(box!.width, shape).toBeGreaterThanOrEqual(250);
+  }
+});
+
 test("the quick box takes a key, a name and a sentence", async ({ page }) => {
   await signIn(page, "ines");
   await page.keyboard.press("Control+k");

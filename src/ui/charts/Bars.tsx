@@ -1,15 +1,7 @@
 "use client";
 import { useMemo, type ComponentProps } from "react";
-import {
-  Bar,
-  BarChart,
-  Brush,
-  CartesianGrid,
-  LabelList,
-  ResponsiveContainer,
-  XAxis,
-  YAxis,
-} from "recharts";
+import { Bar, BarChart, Brush, CartesianGrid, LabelList, XAxis, YAxis } from "recharts";
+import { Fitted } from "./Fitted";
 import type { Figure, FigureRow, Mark } from "@/core/figure";
 import {
   type Drawn,
@@ -165,11 +157,7 @@ export function Bars({
         lies={lying ? (size ?? 0) : null}
         isTime={figure.isTime}
       >
-        <ResponsiveContainer
-          width="100%"
-          height="100%"
-          initialDimension={{ width: 600, height: 300 }}
-        >
+        <Fitted>
           <BarChart
             data={rows}
             layout={lying ? "vertical" : "horizontal"}
@@ -254,7 +242,7 @@ export function Bars({
             ))}
             {slider && <Brush dataKey="label" {...SLIDER} onChange={onSlide} />}
           </BarChart>
-        </ResponsiveContainer>
+        </Fitted>
       </Ground>
       {!lying && names.common && <Common>{names.common}</Common>}
     </LegendAround>
@@ -289,6 +277,7 @@ function Ground({
         minHeight: lies ?? 120,
         maxHeight: lies === null ? undefined : `calc(${lies}px * var(--stretch, ${MOST_STRETCH}))`,
         flex: 1,
+        position: "relative",
       }}
     >
       {plot.children}

@@ -1,15 +1,7 @@
 "use client";
 import { useMemo } from "react";
-import {
-  Bar,
-  CartesianGrid,
-  ComposedChart,
-  Line,
-  ReferenceLine,
-  ResponsiveContainer,
-  XAxis,
-  YAxis,
-} from "recharts";
+import { Bar, CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
+import { Fitted } from "./Fitted";
 import type { Figure, FigureRow, Mark, SideLine } from "@/core/figure";
 import {
   type Drawn,
@@ -153,11 +145,7 @@ export function ColumnsWithLine({
         stretch={stretch}
         onStretch={onStretch}
       >
-        <ResponsiveContainer
-          width="100%"
-          height="100%"
-          initialDimension={{ width: 600, height: 300 }}
-        >
+        <Fitted>
           <ComposedChart
             data={rows}
             margin={{ top: 20, right: axis.margins.right - own, bottom: 0, left: 0 }}
@@ -266,7 +254,7 @@ export function ColumnsWithLine({
               />
             ))}
           </ComposedChart>
-        </ResponsiveContainer>
+        </Fitted>
       </Plot>
     </LegendAround>
   );

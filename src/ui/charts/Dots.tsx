@@ -4,12 +4,12 @@ import type { FocusEvent, KeyboardEvent } from "react";
 import {
   CartesianGrid,
   ReferenceLine,
-  ResponsiveContainer,
   Scatter as Points,
   ScatterChart,
   XAxis,
   YAxis,
 } from "recharts";
+import { Fitted } from "./Fitted";
 
 import type { Color, Figure, Mark } from "@/core/figure";
 
@@ -96,15 +96,17 @@ export function Dots({
     <div
       role="group"
       aria-label={drawn.label}
-      style={{ width: "100%", height: drawn.small ? "100%" : 350, minHeight: 140, flex: 1 }}
+      style={{
+        width: "100%",
+        height: drawn.small ? "100%" : 350,
+        minHeight: 140,
+        flex: 1,
+        position: "relative",
+      }}
       onFocus={onFocus}
       onKeyDown={onKeyDown}
     >
-      <ResponsiveContainer
-        width="100%"
-        height="100%"
-        initialDimension={{ width: 600, height: 300 }}
-      >
+      <Fitted>
         <ScatterChart
           margin={{ top: 14, right: drawn.small ? 62 : 128, bottom: 0, left: 0 }}
           accessibilityLayer={false}
@@ -215,7 +217,7 @@ export function Dots({
             }}
           />
         </ScatterChart>
-      </ResponsiveContainer>
+      </Fitted>
     </div>
   );
 }

@@ -7,10 +7,10 @@ import {
   ComposedChart,
   Line,
   ReferenceLine,
-  ResponsiveContainer,
   XAxis,
   YAxis,
 } from "recharts";
+import { Fitted } from "./Fitted";
 import type { Figure, FigureRow, Mark } from "@/core/figure";
 import { Compared, LegendAround } from "./Legend";
 import {
@@ -157,11 +157,7 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
         stretch={stretch}
         onStretch={onStretch}
       >
-        <ResponsiveContainer
-          width="100%"
-          height="100%"
-          initialDimension={{ width: 600, height: 300 }}
-        >
+        <Fitted>
           <ComposedChart
             data={rows}
             margin={{ top: 20, right: axis.margins.right, bottom: 0, left: 0 }}
@@ -298,7 +294,7 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
             })}
             {slider && <Brush dataKey="label" {...SLIDER} onChange={onSlide} />}
           </ComposedChart>
-        </ResponsiveContainer>
+        </Fitted>
       </Plot>
     </LegendAround>
   );

@@ -1,13 +1,6 @@
 "use client";
-import {
-  CartesianGrid,
-  ResponsiveContainer,
-  Scatter as Points,
-  ScatterChart,
-  XAxis,
-  YAxis,
-  ZAxis,
-} from "recharts";
+import { CartesianGrid, Scatter as Points, ScatterChart, XAxis, YAxis, ZAxis } from "recharts";
+import { Fitted } from "./Fitted";
 import type { Figure } from "@/core/figure";
 import { type Drawn, fill, isLit, labelsThatFit, opens, ticksTo } from "./drawing";
 
@@ -52,13 +45,15 @@ export function Scatter({
       <div
         role="group"
         aria-label={drawn.label}
-        style={{ width: "100%", height: drawn.small ? "100%" : 350, minHeight: 140, flex: 1 }}
+        style={{
+          width: "100%",
+          height: drawn.small ? "100%" : 350,
+          minHeight: 140,
+          flex: 1,
+          position: "relative",
+        }}
       >
-        <ResponsiveContainer
-          width="100%"
-          height="100%"
-          initialDimension={{ width: 600, height: 300 }}
-        >
+        <Fitted>
           <ScatterChart
             margin={{ top: 14, right: 24, bottom: 6, left: 0 }}
             accessibilityLayer={false}
@@ -133,7 +128,7 @@ export function Scatter({
               }}
             />
           </ScatterChart>
-        </ResponsiveContainer>
+        </Fitted>
       </div>
       {unplaced > 0 && (
         <p style={{ color: "var(--ink-2)", fontSize: 12.5 }}>

@@ -1,5 +1,6 @@
 "use client";
-import { Pie, PieChart, ResponsiveContainer } from "recharts";
+import { Pie, PieChart } from "recharts";
+import { Fitted } from "./Fitted";
 import styled, { css } from "styled-components";
 import type { Dress } from "@/core/definition";
 import type { Figure, Mark } from "@/core/figure";
@@ -107,11 +108,7 @@ export function Slices({
         aria-label={drawn.label}
         style={{ height: drawn.small ? "100%" : 280, minHeight: 130, position: "relative" }}
       >
-        <ResponsiveContainer
-          width="100%"
-          height="100%"
-          initialDimension={{ width: 280, height: 280 }}
-        >
+        <Fitted usual={{ width: 280, height: 280 }}>
           <PieChart accessibilityLayer={false}>
             <Pie
               data={data}
@@ -127,7 +124,7 @@ export function Slices({
               )}
             />
           </PieChart>
-        </ResponsiveContainer>
+        </Fitted>
         {hole && (
           <div
             aria-hidden

@@ -64,6 +64,11 @@ export const Grid = styled.main<{ $wide: boolean }>`
   .figure .draw.long {
     flex: 1 0 auto;
   }
+  @media (max-width: 900px) {
+    .figure .draw {
+      min-height: 320px;
+    }
+  }
   .figure.old .draw,
   .figure.old .said {
     opacity: 0.45;
