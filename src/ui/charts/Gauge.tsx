@@ -6,7 +6,7 @@ import { colorOf, targetSaid, toldIn, zoneAt } from "./range";
 
 const Box = styled.div<{ $small?: boolean }>`
   display: grid;
-  grid-template-columns: ${(p) => (p.$small ? "clamp(64px, 28%, var(--staff, 130px))" : "150px")} minmax(
+  grid-template-columns: ${(p) => (p.$small ? "clamp(64px, 28%, var(--staff, 130px))" : "minmax(96px, 150px)")} minmax(
       0,
       1fr
     );
@@ -21,7 +21,8 @@ const Box = styled.div<{ $small?: boolean }>`
     overflow: visible;
   }
   .n {
-    font: 540 ${(p) => (p.$small ? 46 : 84)}px / 1 var(--serif);
+    font: 540 ${(p) => (p.$small ? "46px" : "clamp(44px, 14vw, 84px)")} / 1 var(--serif);
+    white-space: nowrap;
     letter-spacing: -0.03em;
     font-variant-numeric: lining-nums;
   }

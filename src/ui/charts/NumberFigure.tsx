@@ -22,7 +22,8 @@ const Box = styled.div<{ $small: boolean; $signs: number }>`
   gap: 10px;
   padding: 30px 0;
   .n {
-    font: 540 112px / 1 var(--serif);
+    font: 540 clamp(56px, 22vw, 112px) / 1 var(--serif);
+    white-space: nowrap;
     letter-spacing: -0.03em;
     font-variant-numeric: lining-nums;
   }

@@ -6,28 +6,14 @@ import styled from "styled-components";
 
 import { ask, Button, Field, laterDialog, Mast, Page, Purpose, tell, Title } from "../kit";
 import { Leaves } from "./Leaves";
+import { linesOfTable } from "./tableStyle";
 
 const InviteLink = laterDialog(() => import("./InviteLink"), "InviteLink");
 
 const Table = styled.table`
-  border-collapse: collapse;
   margin: 12px 32px 40px;
   width: min(980px, calc(100% - 64px));
-  th {
-    text-align: left;
-    font-weight: 500;
-    font-size: 12.5px;
-    color: var(--ink-2);
-    padding: 4px 14px 4px 0;
-  }
-  td {
-    border-top: 1px solid var(--line);
-    padding: 5px 14px 5px 0;
-    height: 38px;
-  }
-  td:first-child {
-    font: 560 17px/22px var(--serif);
-  }
+  ${linesOfTable}
   @media (max-width: 700px) {
     margin: 12px 16px;
     width: calc(100% - 32px);

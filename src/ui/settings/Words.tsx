@@ -5,6 +5,7 @@ import styled from "styled-components";
 import type { WordsShown } from "@/contract/questions";
 import { ask, Button, Empty, Field, Mast, Page, Purpose, tell, Title } from "../kit";
 import { Leaves } from "./Leaves";
+import { linesOfTable } from "./tableStyle";
 
 const Body = styled.div`
   padding: 16px 32px 60px;
@@ -27,23 +28,8 @@ const Body = styled.div`
     margin-top: 22px;
   }
   table {
-    border-collapse: collapse;
     width: 100%;
-  }
-  th {
-    text-align: left;
-    font-weight: 500;
-    font-size: 12.5px;
-    color: var(--ink-2);
-    padding: 4px 14px 4px 0;
-  }
-  td {
-    border-top: 1px solid var(--line);
-    padding: 5px 14px 5px 0;
-    height: 38px;
-  }
-  td:first-child {
-    font: 560 17px/22px var(--serif);
+    ${linesOfTable}
   }
   td:last-child {
     text-align: right;
