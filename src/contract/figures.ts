@@ -220,6 +220,8 @@ export const figureActs = {
   beside: act(TileAsk).answers<ShownBeside | null>(),
   /** Null where it cannot be told: of what is no count of items. */
   since: act(SinceAsk).answers<ShownSince | null>(),
+  /** The same of all that is open, narrowed. */
+  boardSince: act(SinceAsk.omit({ report: true })).answers<ShownSince | null>(),
   /** What a part says, for other tiles; null for a part that no condition tells. */
   beam: act(BeamAsk).answers<ShownBeam | null>(),
 };

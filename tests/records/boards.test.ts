@@ -5,7 +5,7 @@ import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
 import { withConnection } from "@/data/database";
 import { keepChoice, loadDashboard, saveDashboard, visit } from "@/server/dashboards/dashboards";
-import { answerTile, beamOf, sinceThen } from "@/server/dashboards/tile";
+import { answerTile, beamOf, boardSince, sinceThen } from "@/server/dashboards/tile";
 import { setShares } from "@/server/library/kept";
 import { saveReport } from "@/server/library/reports";
 import { askFigure } from "@/server/reports/room";
@@ -274,6 +274,28 @@ describe("since one last looked", () => {
       );
       expect([told.came, told.left]).toEqual([without(now, then), without(then, now)]);
       expect(reportOf(told.says).kind).toBe("bridge");
+    },
+  );
+
+  test.each([
+    [[], "status is open"],
+    [
+      [{ id: "team", subject: "items" as const, says: "team is Booking" }],
+      "status is open and team is Booking",
+    ],
+  ])(
+    "a dashboard narrowed by %j tells it of all that is open in one line",
+    async (narrowed, where) => {
+      const since = "2026-11-18T08:00:00.000Z";
+      const told = (await boardSince(em, builder, { narrowed, since }))!;
+      const now = await keysOf(`list items where ${where} showing key as list`);
+      const then = await keysOf(
+        `list items where ${where} showing key as it stood on 2026-11-18T08:00:00Z as list`,
+      );
+      expect([told.came, told.left]).toEqual([without(now, then), without(then, now)]);
+      const says = [told.came && `${told.came} came`, told.left && `${told.left} left`];
+      expect(told.words).toBe(says.filter(Boolean).join(", "));
+      expect(told.says).toContain(`bridge of items where ${where} from`);
     },
   );
 

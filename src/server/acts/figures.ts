@@ -6,7 +6,7 @@ import { runPlan } from "@/data";
 import { planForecast } from "@/core/kinds/planned";
 import { askSprint } from "../sprints/sprintRoom";
 import { besideNumber } from "../dashboards/beside";
-import { answerTile, beamOf, sinceThen } from "../dashboards/tile";
+import { answerTile, beamOf, boardSince, sinceThen } from "../dashboards/tile";
 
 import type { figureActs as contracts } from "@/contract/figures";
 import { checked } from "../reports/checked";
@@ -62,6 +62,7 @@ export const figureActs: ActsOf<typeof contracts> = {
   },
   beside: { run: ({ em, desk }, asked) => besideNumber(em, desk, asked) },
   since: { run: ({ em, desk }, asked) => sinceThen(em, desk, asked) },
+  boardSince: { run: ({ em, desk }, asked) => boardSince(em, desk, asked) },
   beam: {
     run: async ({ desk }, { definition, opened }) =>
       beamOf(checked(definition, desk), opened, desk),

@@ -11,6 +11,7 @@ import { isReportTile, PLAIN_DRESS, type Tile } from "@/core/definition";
 import {
   checkReport,
   narrowed,
+  parseSentence,
   printReport,
   type Narrowing,
   type Report,
@@ -111,9 +112,29 @@ export async function sinceThen(
 ): Promise<ShownSince | null> {
   const kept = await loadReport(em, desk.viewer, report);
   if (!kept) throw nothingHere();
+  return sinceOf(em, desk, kept.definition, texts, since);
+}
+
+/** The same of all that is open, for a dashboard as it is narrowed. */
+export async function boardSince(
+  em: EntityManager,
+  desk: Desk,
+  { narrowed: texts, since }: { narrowed: readonly NarrowingText[]; since: string },
+): Promise<ShownSince | null> {
+  const open = parseSentence("count items where status is open", desk.view);
+  return open.ok ? sinceOf(em, desk, open.value, texts, since) : null;
+}
+
+async function sinceOf(
+  em: EntityManager,
+  desk: Desk,
+  report: Report,
+  texts: readonly NarrowingText[],
+  since: string,
+): Promise<ShownSince | null> {
   const { view } = desk;
   const now = instantText(view.now);
-  const bridge = bridgeSince(narrowedBy(kept.definition, texts, desk).report, since, now);
+  const bridge = bridgeSince(narrowedBy(report, texts, desk).report, since, now);
   if (!bridge || since >= now || checkReport(bridge, view).length) return null;
   const shown = await askFigure(em, desk, bridge, PLAIN_DRESS);
   const answer = answerOf("bridge", shown);

@@ -23,6 +23,7 @@ import { Handed } from "../handing";
 import { OpenedRecords, partOf } from "../report";
 import type { Arranged, ReportName } from "./arrange/Arrange";
 import { BoardMast } from "./BoardMast";
+import { BoardSince } from "./BoardSince";
 import { arrangedKey, arrangeKey, BOARD_KEYS } from "./boardKeys";
 import { DeckHead } from "./DeckHead";
 import { Enlarged } from "./Enlarged";
@@ -66,6 +67,8 @@ export interface BoardProps {
 }
 
 const NOTHING: ChosenFilters = {};
+/** Stands for all of a dashboard: it is narrowed by whatever narrows. */
+const EVERY_TILE: Tile = { id: "", deck: "", report: 0, x: 0, y: 0, w: 12, h: 1 };
 
 /** A dashboard: what narrows it, its decks and tiles, and what is opened from them. */
 export function Board({
@@ -171,6 +174,9 @@ export function Board({
       />
       {hasStrip && (
         <Strip filters={board.filters} now={now} onChange={setNow} recordsOf={beaming.recordsOf} />
+      )}
+      {since && !stood && (
+        <BoardSince since={since} narrowed={narrowingOf(EVERY_TILE)} stamp={stamp} />
       )}
       {saved.tiles.length === 0 ? (
         <Empty says="This dashboard has no tiles yet. A tile shows a saved report, or words.">
