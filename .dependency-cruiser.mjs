@@ -97,13 +97,13 @@ const config = {
       name: "by-the-index",
       severity: "error",
       comment:
-        "a folder of core, data, demo or ui is entered by its index; SQL of core by sql.ts, planning by planned.ts, schemas by schemas.ts",
+        "a folder of core, data, demo or ui is entered by its index; SQL of core by sql.ts, planning by planned.ts, schemas by schemas.ts, the table of meanings by meanings.ts",
       from: {
         path: `${SRC}(core/[^/]+|data|demo|ui/[^/]+|app|server|commands|worker)`,
         ...NOT_TEST,
       },
       to: {
-        path: `${SRC}(core/[^/]+|data|demo|ui/[^/]+)/(?!(index|sql|planned|schemas)\\.ts$)`,
+        path: `${SRC}(core/[^/]+|data|demo|ui/[^/]+)/(?!(index|sql|planned|schemas|meanings)\\.ts$)`,
         pathNot: `${SRC}$1/`,
       },
     },

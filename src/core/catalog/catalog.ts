@@ -59,7 +59,11 @@ export interface AskContext {
   readonly catalog: Catalog;
   readonly now: Instant;
   readonly calendar: WorkCalendar;
+  /** What people mean by words that no sentence has, for whoever tells them of mistakes. */
+  readonly meanings?: Meanings;
 }
+/** Words as people write them, each with the words of the sentence that it may stand for, the likeliest first. */
+export type Meanings = Readonly<Record<string, readonly string[]>>;
 
 /** A subject as a sentence names it: all items, one kind of them, moves, time entries. */
 export interface Subject {

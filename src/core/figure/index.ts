@@ -3,6 +3,13 @@ export * from "./timeFigure";
 export * from "./said";
 export * from "./color";
 export { fittingColor } from "./fitting";
-export { changeWords, comparedWords, measuredWords, valueWords, type Wording } from "./words";
+export {
+  changeWords,
+  comparedWords,
+  measuredWords,
+  toldIn,
+  valueWords,
+  type Wording,
+} from "./words";
 export * from "./recordWords";
 export * from "./sight";

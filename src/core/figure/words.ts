@@ -1,3 +1,4 @@
+import type { Figure } from "./figure";
 import { Exact, hoursWords, numberText } from "../base";
 import type { MeasureHead } from "../answer";
 import type { Dress } from "../definition";
@@ -66,3 +67,9 @@ export function changeWords(
   const percent = difference.div(new Exact(before).abs()).times(100);
   return `${amount} ${way} (${percent.gt(0) ? "+" : "\u2212"}${numberText(percent.abs(), 1)} %)`;
 }
+
+/** A number as a figure writes its own: in its unit, or as a percentage. */
+export const toldIn =
+  ({ unit, isRatio }: Pick<Figure, "unit" | "isRatio">, dress: Wording) =>
+  (value: number): string =>
+    measuredWords(String(value), { unit, ...(isRatio ? { isRatio: true as const } : {}) }, dress);

@@ -25,7 +25,7 @@ function read(text: string, context: AskContext): { result: Result<Report>; curs
     };
   const { tokens, problem } = lex(text);
   if (problem) return { result: refused(problem) };
-  const cursor = new Cursor(text, tokens);
+  const cursor = new Cursor(text, tokens, context.meanings);
   try {
     return { result: fine(parseReport(cursor, context)), cursor };
   } catch (stop) {

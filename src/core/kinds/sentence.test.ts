@@ -6,11 +6,12 @@ import type { Report } from "./registry";
 import fc from "fast-check";
 import { Catalog } from "../catalog";
 import { piecesText } from "../sentence";
+import { MEANINGS } from "../sentence/meanings";
 import { sampleContext, sampleData } from "../../../tests/support/sample";
 
 import { arbitraryReport } from "../../../tests/support/arbitrary";
 
-const context = sampleContext();
+const context = { ...sampleContext(), meanings: MEANINGS };
 const read = (text: string): Report => {
   const parsed = parseSentence(text, context);
   if (!parsed.ok) throw new Error(`${text}: ${parsed.problems[0].message}`);
@@ -342,7 +343,7 @@ describe("completion", () => {
 });
 
 describe("what the field says otherwise is read, and printed in our words", () => {
-  const context = sampleContext();
+  const context = { ...sampleContext(), meanings: MEANINGS };
   test.each([
     ["count items where priority = P1", "count items where priority is P1"],
     ["count items where priority != P1", "count items where priority is not P1"],

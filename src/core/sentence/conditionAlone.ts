@@ -13,7 +13,7 @@ export function parseConditionText(
 ): Result<Condition> {
   const { tokens, problem } = lex(text);
   if (problem) return refused(problem);
-  const cursor = new Cursor(text, tokens);
+  const cursor = new Cursor(text, tokens, context.meanings);
   try {
     const condition = parseCondition(cursor, context, subject);
     if (!cursor.done) cursor.unexpected();

@@ -1,4 +1,5 @@
 import type { Problem } from "../base";
+import type { Meanings } from "../catalog";
 import type { Token } from "./lex";
 import { nearestMeaning } from "./meant";
 
@@ -66,6 +67,8 @@ export class Cursor {
   constructor(
     readonly text: string,
     readonly tokens: readonly Token[],
+    /** What people mean by words that no sentence has. */
+    readonly meanings: Meanings = {},
   ) {}
 
   get token(): Token | undefined {
@@ -200,7 +203,7 @@ export class Cursor {
     const called = [...new Set(likeliestFirst(here).map((e) => e.called))];
     const near =
       token?.kind === "word"
-        ? nearestMeaning(token.text, here.map((e) => e.words).filter(Boolean))
+        ? nearestMeaning(token.text, here.map((e) => e.words).filter(Boolean), this.meanings)
         : [];
     const list = called.slice(0, MOST_TOLD).join(", ") + (called.length > MOST_TOLD ? " …" : "");
     const message = token

@@ -55,7 +55,7 @@ export function parsePath(cursor: Cursor, catalog: Catalog, subject: SubjectId):
 function noField(cursor: Cursor, fields: readonly Field[], path: readonly Field[]): never {
   const token = cursor.token;
   if (!token || token.kind === "sign") cursor.unexpected();
-  const near = nearestMeaning(token!.text, fields.flatMap(namesOf));
+  const near = nearestMeaning(token!.text, fields.flatMap(namesOf), cursor.meanings);
   const where = path.length ? ` of ${path[path.length - 1].words}` : "";
   return cursor.stop({
     code: "sentence.noField",

@@ -1,144 +1,24 @@
 import { nearest } from "../base";
-
-/**
- * What people write where the sentence has another word, the likeliest first. Only what fits the place is offered, so that one
- * word may mean several things.
- */
-const MEANT: Readonly<Record<string, readonly string[]>> = {
-  // How a sentence begins.
-  show: ["list", "showing"],
-  select: ["list"],
-  find: ["list"],
-  get: ["list"],
-  display: ["list"],
-  which: ["list", "where"],
-  what: ["list"],
-  number: ["count"],
-  how: ["count"],
-  total: ["count", "sum of"],
-  sum: ["sum of"],
-  avg: ["average"],
-  mean: ["average"],
-  typical: ["median"],
-  max: ["highest"],
-  maximum: ["highest"],
-  longest: ["highest"],
-  min: ["lowest"],
-  minimum: ["lowest"],
-  shortest: ["lowest"],
-  unique: ["distinct"],
-  different: ["distinct"],
-  trend: ["level of"],
-  backlog: ["level of"],
-  history: ["level of"],
-  opened: ["arrivals and departures of", "created"],
-  inflow: ["arrivals and departures of", "arrivals of"],
-  outflow: ["departures of"],
-  why: ["bridge of"],
-  waterfall: ["bridge of"],
-  // Clauses.
-  with: ["where"],
-  having: ["where"],
-  whose: ["where"],
-  that: ["where"],
-  filter: ["where"],
-  filtered: ["where"],
-  if: ["where"],
-  group: ["by", "team"],
-  each: ["by"],
-  across: ["by"],
-  order: ["sorted by"],
-  ordered: ["sorted by"],
-  sort: ["sorted by"],
-  columns: ["showing"],
-  fields: ["showing"],
-  against: ["compared with"],
-  compare: ["compared with"],
-  during: ["for"],
-  over: ["for"],
-  chart: ["as"],
-  drawn: ["as"],
-  cumulative: ["running total"],
-  // Tests.
-  was: ["is"],
-  were: ["is"],
-  are: ["is"],
-  has: ["is", "include"],
-  in: ["is any of", "during"],
-  like: ["contains"],
-  matches: ["contains"],
-  mentions: ["contains"],
-  begins: ["starts with"],
-  above: ["over"],
-  exceeds: ["over"],
-  below: ["under"],
-  from: ["since"],
-  blank: ["is empty", "not set"],
-  missing: ["is empty"],
-  blocks: ["link"],
-  // Fields.
-  state: ["status"],
-  severity: ["priority"],
-  urgency: ["priority"],
-  importance: ["priority"],
-  prio: ["priority"],
-  type: ["kind"],
-  summary: ["title"],
-  subject: ["title"],
-  user: ["assignee"],
-  worker: ["assignee"],
-  handler: ["assignee"],
-  responsible: ["assignee"],
-  customer: ["raised by"],
-  caller: ["raised by"],
-  author: ["raised by"],
-  department: ["team"],
-  squad: ["team"],
-  component: ["service"],
-  product: ["service"],
-  application: ["service"],
-  device: ["asset"],
-  iteration: ["sprint"],
-  version: ["release"],
-  label: ["tags"],
-  labels: ["tags"],
-  tag: ["tags"],
-  watchers: ["followers"],
-  deadline: ["due"],
-  target: ["due"],
-  updated: ["last changed"],
-  modified: ["last changed"],
-  changed: ["last changed"],
-  effort: ["points", "estimate"],
-  size: ["points"],
-  duration: ["lead time"],
-  turnaround: ["lead time"],
-  hours: ["minutes", "time spent"],
-  // Values.
-  unassigned: ["not set"],
-  nobody: ["not set"],
-  none: ["not set"],
-  null: ["not set"],
-  empty: ["not set"],
-  unset: ["not set"],
-  myself: ["me"],
-  i: ["me"],
-  unresolved: ["open"],
-  active: ["open"],
-  pending: ["open"],
-  resolved: ["finished"],
-  completed: ["finished"],
-  done: ["finished"],
-  running: ["current"],
-};
+import type { Meanings } from "../catalog";
 
 /** What people mean by a word, of what fits its place. */
-export function meantBy(word: string, fitting: readonly string[]): readonly string[] {
+export function meantBy(
+  word: string,
+  fitting: readonly string[],
+  meanings: Meanings,
+): readonly string[] {
   const typed = word.toLowerCase();
-  return (Object.hasOwn(MEANT, typed) ? MEANT[typed] : []).filter((one) => fitting.includes(one));
+  const meant = Object.hasOwn(meanings, typed) ? meanings[typed] : [];
+  return meant.filter((one) => fitting.includes(one));
 }
 
 /** Words that a mistaken one may stand for, of those that fit its place: by what people mean with it first, then by its letters. */
-export function nearestMeaning(word: string, fitting: readonly string[], most = 3): string[] {
-  return [...new Set([...meantBy(word, fitting), ...nearest(word, fitting, most)])].slice(0, most);
+export function nearestMeaning(
+  word: string,
+  fitting: readonly string[],
+  meanings: Meanings,
+  most = 3,
+): string[] {
+  const meant = meantBy(word, fitting, meanings);
+  return [...new Set([...meant, ...nearest(word, fitting, most)])].slice(0, most);
 }

@@ -273,7 +273,7 @@ export function parseNewName(cursor: Cursor, called: string): string {
 export function unknownName(cursor: Cursor, says: string, near: readonly string[]): never {
   const token = cursor.token;
   if (!token || token.kind === "sign") return cursor.unexpected();
-  const meant = meantBy(token.text, cursor.fitting());
+  const meant = meantBy(token.text, cursor.fitting(), cursor.meanings);
   const offered = [...new Set([...meant, ...near])];
   const sorted = nearest(token.text, offered).length
     ? [...new Set([...meant, ...nearest(token.text, offered)])]

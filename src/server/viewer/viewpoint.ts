@@ -1,3 +1,4 @@
+import { MEANINGS } from "@/core/sentence/meanings";
 import type { Viewpoint } from "@/core/relation";
 import { Catalog, type CatalogData } from "@/core/catalog";
 
@@ -54,6 +55,7 @@ export async function deskOf(
     past: asOf !== undefined || isAhead,
     viewer,
     projects: viewer.visible,
+    meanings: MEANINGS,
   };
   return { viewer, workspace, view, data: known.data, settings: known.settings };
 }

@@ -1,5 +1,6 @@
 "use client";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
 import type { ReadingLine, TaughtLine } from "@/contract/questions";
 import { ask, Button, tell } from "../kit";
 import { Brackets } from "./askStyle";
@@ -34,6 +35,7 @@ const isSame = (words: string) => (one: TaughtLine) =>
 /** What can be done with a word that somebody taught. */
 function TaughtKeys({ words, mayBuild }: { words: string; mayBuild: boolean }) {
   const client = useQueryClient();
+  const [busy, setBusy] = useState(false);
   const { data } = useQuery({
     queryKey: ["words"],
     queryFn: ({ signal }) => ask("words", {}, signal),
@@ -42,25 +44,30 @@ function TaughtKeys({ words, mayBuild }: { words: string; mayBuild: boolean }) {
   const same = data?.taught.filter(isSame(words)) ?? [];
   const taught = same.find(({ isForAll }) => !isForAll) ?? same[0];
   if (!taught) return null;
-  const change = async (act: () => Promise<unknown>) => {
+  const change = async (act: () => Promise<unknown>, says?: string) => {
+    // What is shown is of before, until it has been read again.
+    setBusy(true);
     try {
       await act();
       await client.invalidateQueries({ queryKey: ["words"] });
       await client.invalidateQueries({ queryKey: ["readQuestion"] });
+      if (says) tell(says);
     } catch (error) {
       tell((error as Error).message);
     }
+    setBusy(false);
   };
   const keepForAll = () =>
-    change(async () => {
-      await ask("teach", { words: taught.words, means: taught.means, forAll: true });
-      tell(`“${words}” means this for everyone.`);
-    });
+    change(
+      () => ask("teach", { words: taught.words, means: taught.means, forAll: true }),
+      `“${words}” means this for everyone.`,
+    );
   return (
     <>
       {(!taught.isForAll || mayBuild) && (
         <Button
           $small
+          isDisabled={busy}
           aria-label={`Forget what ${words} means`}
           onPress={() => void change(() => ask("forget", { id: taught.id }))}
         >
@@ -70,6 +77,7 @@ function TaughtKeys({ words, mayBuild }: { words: string; mayBuild: boolean }) {
       {!taught.isForAll && mayBuild && (
         <Button
           $small
+          isDisabled={busy}
           aria-label={`Keep what ${words} means for everyone`}
           onPress={() => void keepForAll()}
         >

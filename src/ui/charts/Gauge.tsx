@@ -1,8 +1,8 @@
 "use client";
 import styled from "styled-components";
-import { comparedWords, type Figure } from "@/core/figure";
+import { comparedWords, toldIn, type Figure } from "@/core/figure";
 import { fill, opens, ticksTo, type Drawn } from "./drawing";
-import { colorOf, targetSaid, toldIn, zoneAt } from "./range";
+import { colorOf, targetSaid, zoneAt } from "./range";
 
 const Box = styled.div<{ $small?: boolean }>`
   display: grid;

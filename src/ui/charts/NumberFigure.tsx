@@ -1,8 +1,8 @@
 "use client";
 import styled, { css } from "styled-components";
-import { comparedWords, type Figure } from "@/core/figure";
+import { comparedWords, toldIn, type Figure } from "@/core/figure";
 import { opens, type Drawn } from "./drawing";
-import { colorOf, targetSaid, toldIn, zoneAt } from "./range";
+import { colorOf, targetSaid, zoneAt } from "./range";
 import { Swatch } from "./Swatch";
 
 /** In a tile the figure is as large as its place lets it be, by the signs that it has. */

@@ -6,4 +6,3 @@ export { markId } from "./marks";
 export { Swatch } from "./Swatch";
 export type { AxisStretch } from "./axis";
 export { CursorScope, useCursor, type DayFlag } from "./Plot";
-export { toldIn } from "./range";

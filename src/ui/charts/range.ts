@@ -1,5 +1,5 @@
-import type { Dress, Zone } from "@/core/definition";
-import { measuredWords, type Color, type Figure } from "@/core/figure";
+import type { Zone } from "@/core/definition";
+import type { Color } from "@/core/figure";
 
 /** The zone that a value lies in; one on a border belongs to the upper of the two. */
 export const zoneAt = (zones: readonly Zone[], value: number): Zone | undefined =>
@@ -7,12 +7,6 @@ export const zoneAt = (zones: readonly Zone[], value: number): Zone | undefined 
 
 /** The colour of a zone; zones are kept with tokens of the palette. */
 export const colorOf = (zone: Zone): Color => (zone.color ?? "c2") as Color;
-
-/** A number as the figure writes its own. */
-export const toldIn =
-  ({ unit, isRatio }: Figure, dress: Dress) =>
-  (value: number): string =>
-    measuredWords(String(value), { unit, ...(isRatio ? { isRatio: true as const } : {}) }, dress);
 
 /** "on target", "12 under the target of 50", of ratios "5 percentage points over the target of 85 %". */
 export function targetSaid(value: number, target: number, told: (value: number) => string): string {

@@ -1,33 +1,7 @@
 "use client";
 import { useEffect } from "react";
 
-/** The words that became a report, so that one step back from it leads to them. */
-interface Asked {
-  readonly words: string;
-  readonly sentence: string;
-}
-
-const KEPT = "gt_asked";
 const AGAIN = "grand-tally:ask-again";
-
-/** Remembers for this window which words opened a sentence. */
-export function rememberAsked(asked: Asked): void {
-  try {
-    sessionStorage.setItem(KEPT, JSON.stringify(asked));
-  } catch {
-    // A window that keeps nothing loses a step back, and nothing else.
-  }
-}
-
-/** The words that opened a sentence; null where it was not asked in words, or others were asked since. */
-export function wordsAskedFor(sentence: string): string | null {
-  try {
-    const asked = JSON.parse(sessionStorage.getItem(KEPT) ?? "null") as Asked | null;
-    return asked?.sentence === sentence ? asked.words : null;
-  } catch {
-    return null;
-  }
-}
 
 /** Calls the box again that takes questions, with these words in it. */
 export const askAgain = (words: string): boolean =>

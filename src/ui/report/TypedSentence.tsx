@@ -13,6 +13,7 @@ import {
 import { useQuery } from "@tanstack/react-query";
 import styled from "styled-components";
 import type { ReadingLine } from "@/contract/questions";
+import { MEANINGS } from "@/core/sentence/meanings";
 import type { AskContext } from "@/core/catalog";
 
 import type { Problem } from "@/core/base";
@@ -184,7 +185,8 @@ function useReading(words: string, setText: (text: string) => void) {
 }
 
 /** The whole sentence typed, with completion; the report follows while it can be read, and the first wrong word is marked. */
-export function TypedSentence({ context, start, onRead, onProblem, onBack }: TypedProps) {
+export function TypedSentence({ context: known, start, onRead, onProblem, onBack }: TypedProps) {
+  const context = useMemo(() => ({ ...known, meanings: MEANINGS }), [known]);
   const [text, setText] = useState(start);
   const [caret, setCaret] = useState(start.length);
   const [at, setAt] = useState<number | null>(null);

@@ -3,8 +3,7 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import styled from "styled-components";
 import type { NarrowingText, ShownBeside } from "@/contract/figures";
 import type { Dress } from "@/core/definition";
-import type { Figure } from "@/core/figure";
-import { toldIn } from "../charts";
+import { toldIn, type Figure } from "@/core/figure";
 import { ask } from "../kit";
 
 const Box = styled.div`
