@@ -1,17 +1,11 @@
 "use client";
 import { useEffect } from "react";
 
-const AGAIN = "grand-tally:ask-again";
+let box: ((words: string) => void) | undefined;
 
 /** Calls the box again that takes questions, with these words in it. */
-export const askAgain = (words: string): boolean =>
-  window.dispatchEvent(new CustomEvent<string>(AGAIN, { detail: words }));
+export const askAgain = (words: string): void => box?.(words);
 
 /** What is done when words are to be asked again. */
-export function useAskAgain(onAsk: (words: string) => void): void {
-  useEffect(() => {
-    const hear = (event: Event) => onAsk((event as CustomEvent<string>).detail);
-    window.addEventListener(AGAIN, hear);
-    return () => window.removeEventListener(AGAIN, hear);
-  });
-}
+export const useAskAgain = (onAsk: (words: string) => void): void =>
+  useEffect(() => void (box = onAsk));

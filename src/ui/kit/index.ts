@@ -16,7 +16,6 @@ export { Guard } from "./Guard";
 export { shortcutLines, useShortcuts, type Shortcut } from "./shortcuts";
 export { useAddress, type InAddress } from "./address";
 export { askAgain, useAskAgain } from "./askAgain";
-export { rememberAsked, wordsAskedFor } from "./asked";
 export { undoKeys, useUndo, type Undoable } from "./undo";
 export { useMoments } from "./moments";
 export { SightContext } from "./sight";

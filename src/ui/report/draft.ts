@@ -7,7 +7,8 @@ import { PLAIN_DRESS, type Dress } from "@/core/definition";
 
 import { shapes, whyNot } from "@/core/shapes";
 
-import { ask, askAgain, sendLast, tell, useUndo, wordsAskedFor } from "../kit";
+import { ask, askAgain, sendLast, tell, useUndo } from "../kit";
+import { wordsAskedFor } from "./asked";
 import type { KeptReport } from "./facts";
 
 /** What is being made: the report, its dress and its name. */
@@ -144,7 +145,7 @@ export function useDraft(
     setDress: useCallback((dress: Dress) => set({ dress }), [set]),
     setName: useCallback((name: string) => set({ name }), [set]),
     // Before the first change there are the words that became the report.
-    undo: steps.undo ?? (words === null ? null : () => void askAgain(words)),
+    undo: steps.undo ?? (words === null ? null : () => askAgain(words)),
     redo: steps.redo,
     /** It is saved as a version: the draft is over. */
     forget: (saved: number) => {

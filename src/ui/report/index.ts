@@ -9,6 +9,7 @@ export { ConditionBuilder, OpenedRecords, PartRecords, TestEditor } from "./late
 export { partOf } from "./openedPart";
 export { useDayNotes } from "./dress/useDayNotes";
 export { FigureBody, flagsOf, saidWords, Says } from "./FigurePane";
+export { rememberAsked } from "./asked";
 export { measureWords, tellsInTile } from "./kinds/shown";
 export { WorkingsBody } from "./Workings";
 export { contextOf, type RoomFacts, type KeptReport } from "./facts";

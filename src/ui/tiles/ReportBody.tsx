@@ -10,7 +10,7 @@ import { isDrawable } from "@/core/kinds";
 
 import { ask, Button, takeBegun } from "../kit";
 import { AnsweredTile, titleOf } from "./AnsweredTile";
-import { BesideNumber } from "./BesideNumber";
+import { BesideNumber } from "./later";
 import { Since } from "./Since";
 import { Box } from "./tileStyle";
 
