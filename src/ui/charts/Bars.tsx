@@ -16,7 +16,7 @@ import styled from "styled-components";
 import { tickNames } from "./tickNames";
 import { Compared, LegendAround } from "./Legend";
 import type { AxisStretch } from "./axis";
-import { Plot, useAxis, useSlid, type DayFlag } from "./Plot";
+import { LEAST_HEIGHT, Plot, useAxis, useSlid, type DayFlag } from "./Plot";
 import { type Box, Part, Total } from "./BarPart";
 
 type Layout = "bars" | "columns";
@@ -274,7 +274,7 @@ function Ground({
       aria-label={plot.label}
       style={{
         width: "100%",
-        minHeight: lies ?? 120,
+        minHeight: lies ?? LEAST_HEIGHT,
         maxHeight: lies === null ? undefined : `calc(${lies}px * var(--stretch, ${MOST_STRETCH}))`,
         flex: 1,
         position: "relative",

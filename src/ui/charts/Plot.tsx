@@ -76,6 +76,9 @@ export interface DayFlag {
   readonly words: string;
 }
 
+/** Where a page says how high a plot has to be at least, it is. */
+export const LEAST_HEIGHT = "var(--plot-least, 120px)";
+
 interface PlotProps {
   readonly label: string;
   readonly axis: Axis;
@@ -157,7 +160,7 @@ export function Plot({
         position: "relative",
         width: "100%",
         height,
-        minHeight: 120,
+        minHeight: LEAST_HEIGHT,
         flex: 1,
         ...(drags ? { touchAction: "pan-y", userSelect: "none" } : {}),
       }}

@@ -67,6 +67,7 @@ export const Grid = styled.main<{ $wide: boolean }>`
   @media (max-width: 900px) {
     .figure .draw {
       min-height: 320px;
+      --plot-least: 230px;
     }
   }
   .figure.old .draw,
