@@ -4,7 +4,7 @@ import { useRouter } from "next/navigation";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { Autocomplete, Input, TextField } from "react-aria-components";
 import type { Taught } from "@/core/plain";
-import { ask, Button, Dialog, tell } from "../kit";
+import { ask, Button, Dialog, takeAgain, tell } from "../kit";
 import { rememberAsked } from "../report";
 import { Answered } from "./Answered";
 import { AsRead } from "./AsRead";
@@ -18,7 +18,7 @@ interface AskProps {
   readonly onClose: () => void;
   /** What was typed while this was on its way. */
   readonly takeTyped: () => string;
-  readonly mayBuild: boolean;
+  readonly role: string;
 }
 
 /** Takes a question, a sentence, a name or an item key, from anywhere. */
@@ -31,7 +31,8 @@ export const AskBox = (props: AskProps) => (
 /** What was asked last: closing loses nothing. */
 let lastAsked = "";
 
-function Asking({ onClose, takeTyped, mayBuild }: AskProps) {
+function Asking({ onClose, takeTyped, role }: AskProps) {
+  const mayBuild = role === "builder" || role === "administrator";
   const [words, setWords] = useState(lastAsked);
   const asked = useSettledWords(words);
   const router = useRouter();
@@ -39,7 +40,7 @@ function Asking({ onClose, takeTyped, mayBuild }: AskProps) {
   const [hurried, setHurried] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   useEffect(() => {
-    const typed = takeTyped();
+    const typed = takeAgain() + takeTyped();
     if (typed) setWords(typed);
     // What was asked last is there, and goes with the first key.
     else input.current?.select();

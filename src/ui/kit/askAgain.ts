@@ -1,11 +1,21 @@
 "use client";
 import { useEffect } from "react";
 
-let box: ((words: string) => void) | undefined;
+let call: (() => void) | undefined;
+let again = "";
 
 /** Calls the box again that takes questions, with these words in it. */
-export const askAgain = (words: string): void => box?.(words);
+export function askAgain(words: string): void {
+  again = words;
+  call?.();
+}
 
-/** What is done when words are to be asked again. */
-export const useAskAgain = (onAsk: (words: string) => void): void =>
-  useEffect(() => void (box = onAsk));
+/** The words that are to be asked again; they are taken once. */
+export function takeAgain(): string {
+  const words = again;
+  again = "";
+  return words;
+}
+
+/** What calls the box. */
+export const useAskAgain = (box: () => void): void => useEffect(() => void (call = box));

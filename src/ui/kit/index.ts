@@ -15,7 +15,7 @@ export { takeBegun } from "./begun";
 export { Guard } from "./Guard";
 export { shortcutLines, useShortcuts, type Shortcut } from "./shortcuts";
 export { useAddress, type InAddress } from "./address";
-export { askAgain, useAskAgain } from "./askAgain";
+export { askAgain, takeAgain, useAskAgain } from "./askAgain";
 export { undoKeys, useUndo, type Undoable } from "./undo";
 export { useMoments } from "./moments";
 export { SightContext } from "./sight";

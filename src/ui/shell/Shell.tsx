@@ -10,7 +10,7 @@ import {
 } from "lucide-react";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
-import { useCallback, useEffect, useRef, useState, type ReactNode } from "react";
+import { useEffect, useState, type ReactNode } from "react";
 import { Button } from "react-aria-components";
 import type { Sight } from "@/core/figure";
 import type { PinLine } from "@/contract/library";
@@ -69,18 +69,7 @@ export function Shell({ viewer, workspace, zone, sight, pins, children }: ShellP
   const [wide, setWide] = useState(false);
   useEffect(() => setWide(localStorage.getItem("gt_spine") === "wide"), []);
   useShortcuts(everywhere(call), "everywhere");
-  const again = useRef("");
-  useAskAgain((words) => {
-    keepTyped();
-    again.current = words;
-    setCalled("quick box");
-  });
-  // What is asked again is taken once: with what was typed meanwhile.
-  const takeAsked = useCallback(() => {
-    const asked = again.current + takeTyped();
-    again.current = "";
-    return asked;
-  }, []);
+  useAskAgain(() => call("quick box"));
   const room = (href: string, words: string, icon: ReactNode) => (
     <Link className="room" href={href} aria-current={path.startsWith(href) ? "page" : undefined}>
       {icon}
@@ -132,11 +121,7 @@ export function Shell({ viewer, workspace, zone, sight, pins, children }: ShellP
           <SightContext.Provider value={sight}>{children}</SightContext.Provider>
         </div>
         {called === "quick box" && (
-          <AskBox
-            onClose={close}
-            takeTyped={takeAsked}
-            mayBuild={viewer.role === "builder" || viewer.role === "administrator"}
-          />
+          <AskBox onClose={close} takeTyped={takeTyped} role={viewer.role} />
         )}
         {called === "keys" && <Keys onClose={close} />}
       </Beside>
