@@ -35,18 +35,6 @@ export const monthName = (day: Day): string => MONTHS[Number(day.slice(5, 7)) - 
 export const dayText = (day: Day): string =>
   `${Number(day.slice(8, 10))} ${monthName(day)} ${day.slice(0, 4)}`;
 /** "Tue 24 Nov 2026". */
-const WEEKDAY_NAMES = [
-  "Monday",
-  "Tuesday",
-  "Wednesday",
-  "Thursday",
-  "Friday",
-  "Saturday",
-  "Sunday",
-];
-/** "Tuesday". */
-export const weekdayName = (day: Day): string => WEEKDAY_NAMES[weekdayOf(day) - 1];
-
 export const longDayText = (day: Day): string => `${WEEKDAYS[weekdayOf(day) - 1]} ${dayText(day)}`;
 
 /** "1 to 31 Oct 2026", "25 Aug to 24 Nov 2026": what two dates share is said once. */

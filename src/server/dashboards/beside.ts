@@ -2,12 +2,15 @@ import type { ShownBeside } from "@/contract/figures";
 import { PLAIN_DRESS } from "@/core/definition";
 import { isDrawable, type Report } from "@/core/kinds";
 import { flowOf, levelsOf, planBesideLevels } from "@/core/kinds/planned";
-import { weekdayName, localDay } from "@/core/time";
+import { localDay } from "@/core/time";
 import { runPlan, type EntityManager } from "@/data";
 import { viewOf } from "../reports/answerReport";
 import { askFigure } from "../reports/room";
 import type { Desk } from "../viewer/viewpoint";
 import { askedOfTile, type TileAsked } from "./tile";
+
+/** The weekday of a local day, which is read as midnight in UTC. */
+const WEEKDAY = new Intl.DateTimeFormat("en-GB", { weekday: "long", timeZone: "UTC" });
 
 /** What stands beside the number of a tile: how it went, and what it usually is; null where neither can be told. */
 export async function besideNumber(
@@ -22,7 +25,7 @@ export async function besideNumber(
   const levels = levelsOf(now, view.catalog);
   if (levels) {
     const { trend, usual } = await runPlan(em, planBesideLevels(levels, view));
-    const weekday = weekdayName(localDay(view.now, view.calendar.zone));
+    const weekday = WEEKDAY.format(new Date(localDay(view.now, view.calendar.zone)));
     return {
       trend: trend.filter((value) => value !== null),
       over: "weeks",

@@ -24,13 +24,15 @@ import {
   type Shortcut,
 } from "../kit";
 import { Mark } from "./Mark";
-import { PinList, PinMenu } from "./Pins";
 import { Beside, Skip, Spine } from "./Spine";
 import { keepTyped, takeTyped } from "./typedAhead";
 import { You, type ViewerWords } from "./You";
 
 const AskBox = later(() => import("../ask"), "AskBox");
 const Keys = later(() => import("./Keys"), "Keys");
+// Whoever has no pins needs nothing of them.
+const PinList = later(() => import("./Pins"), "PinList");
+const PinMenu = later(() => import("./Pins"), "PinMenu");
 
 interface ShellProps {
   readonly viewer: ViewerWords;
