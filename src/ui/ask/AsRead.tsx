@@ -10,10 +10,12 @@ interface AsReadProps {
   readonly reading: ReadingLine;
   /** Whoever builds may say what words mean for everyone. */
   readonly mayBuild: boolean;
+  /** Something was forgotten or kept, and its key may be gone. */
+  readonly onDone: () => void;
 }
 
 /** How each stretch of a question was read: sure, doubtful, or left out; what was taught can be forgotten, or kept for everyone. */
-export function AsRead({ reading, mayBuild }: AsReadProps) {
+export function AsRead({ reading, ...keys }: AsReadProps) {
   const stretches = stretchesOf(reading);
   return (
     <Brackets aria-label="How it was read">
@@ -22,7 +24,7 @@ export function AsRead({ reading, mayBuild }: AsReadProps) {
           <span>{words}</span>
           <b>{means}</b>
           {rule && <small>{rule}</small>}
-          {isTaught && <TaughtKeys words={words} mayBuild={mayBuild} />}
+          {isTaught && <TaughtKeys words={words} {...keys} />}
         </li>
       ))}
     </Brackets>
@@ -33,7 +35,7 @@ const isSame = (words: string) => (one: TaughtLine) =>
   one.words.toLowerCase() === words.toLowerCase();
 
 /** What can be done with a word that somebody taught. */
-function TaughtKeys({ words, mayBuild }: { words: string; mayBuild: boolean }) {
+function TaughtKeys({ words, mayBuild, onDone }: Omit<AsReadProps, "reading"> & { words: string }) {
   const client = useQueryClient();
   const [busy, setBusy] = useState(false);
   const { data } = useQuery({
@@ -56,6 +58,7 @@ function TaughtKeys({ words, mayBuild }: { words: string; mayBuild: boolean }) {
       tell((error as Error).message);
     }
     setBusy(false);
+    onDone();
   };
   const keepForAll = () =>
     change(

@@ -115,7 +115,9 @@ function Asking({ onClose, takeTyped, role }: AskProps) {
               }}
             />
           </TextField>
-          {best && best.uses.length > 1 && <AsRead reading={best} mayBuild={mayBuild} />}
+          {best && best.uses.length > 1 && (
+            <AsRead reading={best} mayBuild={mayBuild} onDone={() => input.current?.focus()} />
+          )}
         </div>
         {best && (
           <Sentence>

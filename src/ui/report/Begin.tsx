@@ -5,7 +5,7 @@ import type { AskContext } from "@/core/catalog";
 
 import { useQuery } from "@tanstack/react-query";
 import Link from "next/link";
-import { Fragment } from "react";
+import { Fragment, useEffect, useRef } from "react";
 import { ask, askAgain } from "../kit";
 import { Sketch } from "./Sketch";
 
@@ -93,18 +93,32 @@ const Grid = styled.div`
 `;
 
 /** Whoever begins to write here asks in the box that takes questions. */
-const AskField = () => (
-  <input
-    className="ask"
-    aria-label="Ask in your own words"
-    placeholder="Ask in your own words: how many faults are open by team"
-    value=""
-    maxLength={200}
-    onChange={({ target }) => askAgain(target.value)}
-    onKeyDown={({ key }) => key === "Enter" && askAgain("")}
-    onPointerUp={() => askAgain("")}
-  />
-);
+function AskField() {
+  const field = useRef<HTMLInputElement>(null);
+  const hand = () => {
+    const { current } = field;
+    if (!current) return;
+    askAgain(current.value);
+    current.value = "";
+  };
+  // What was written before the page was alive is asked, too.
+  useEffect(() => {
+    if (field.current?.value) hand();
+  }, []);
+  return (
+    <input
+      ref={field}
+      className="ask"
+      aria-label="Ask in your own words"
+      placeholder="Ask in your own words: how many faults are open by team"
+      autoComplete="off"
+      maxLength={200}
+      onChange={hand}
+      onKeyDown={({ key }) => key === "Enter" && hand()}
+      onPointerUp={hand}
+    />
+  );
+}
 
 /** What is worth asking today, with what it comes to. */
 function Suggested() {
