@@ -7,6 +7,9 @@ import { IdAsk, NothingAsk } from "./shared";
 
 export const QuestionAsk = z.object({ question: z.string().max(LONGEST_QUESTION * 2) });
 
+/** `counted`: with what each reading comes to, which takes longer than reading. */
+export const ReadAsk = QuestionAsk.extend({ counted: z.boolean().default(true) });
+
 /** One way in which a question can be read, and what it comes to. */
 export interface ReadingLine {
   /** The question as it was read: with misspelt words as what they were meant to be. */
@@ -84,7 +87,7 @@ export const TeachAsk = z.object({
 export const DoubtedAsk = QuestionAsk.extend({ chosen: z.string().max(2000).nullable() });
 
 export const questionActs = {
-  readQuestion: act(QuestionAsk).answers<QuestionRead>(),
+  readQuestion: act(ReadAsk).answers<QuestionRead>(),
   /** Words for oneself, or for everyone. */
   teach: act(TeachAsk).answers<number>(),
   forget: act(IdAsk).answers<true>(),

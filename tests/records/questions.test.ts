@@ -46,6 +46,17 @@ test("a reading comes with its figure, other questions with theirs", async () =>
   expect(near.map(({ label }) => label)).toContain("by month");
 });
 
+test("read without being counted, the readings are the same and have no figures yet", async () => {
+  const question = "urgent faults by priority";
+  const counted = await readingsOf(em, administrator, question);
+  const read = await readingsOf(em, administrator, question, false);
+  const bare = (one: object) => ({ ...one, figure: null });
+  expect(read.readings).toEqual(counted.readings.map(bare));
+  expect(read.near).toEqual(counted.near.map(bare));
+  expect(read.there).toEqual(counted.there);
+  expect(counted.readings.every(({ figure }) => figure !== null)).toBe(true);
+});
+
 test("what one chose is so for oneself and for nobody else, and is forgotten again", async () => {
   expect(await sentences(builder, "urgent faults")).toHaveLength(2);
   const taught = await teach(em, builder, {

@@ -7,7 +7,7 @@ import type { ActsOf } from "./act";
 
 export const questionActs: ActsOf<typeof contracts> = {
   readQuestion: {
-    run: ({ em, desk }, { question }) => readingsOf(em, desk, question),
+    run: ({ em, desk }, { question, counted }) => readingsOf(em, desk, question, counted),
   },
   teach: {
     changes: true,

@@ -15,13 +15,18 @@ const MOST_COUNTED = 4;
 /** How many questions are offered where nothing was understood. */
 const MOST_OFFERS = 3;
 
-/** The readings of a question with what each comes to, what else could be asked, and what asks it already. */
+/**
+ * The readings of a question, what else could be asked, and what asks it already.
+ * @param isCounted with what each of them comes to
+ */
 export async function readingsOf(
   em: EntityManager,
   desk: Desk,
   question: string,
+  isCounted = true,
 ): Promise<QuestionRead> {
   const { view, viewer } = desk;
+  const figureOf = (report: Report) => (isCounted ? figureIn(em, desk, report) : null);
   const read = readQuestion(question, view, await taughtTo(em, desk));
   const readings = await rankedByUse(em, desk, read);
   const lines: ReadingLine[] = [];
@@ -38,7 +43,7 @@ export async function readingsOf(
       doubts,
       chose,
       reports,
-      figure: i < MOST_COUNTED ? await figureIn(em, desk, report) : null,
+      figure: i < MOST_COUNTED ? await figureOf(report) : null,
     });
   }
   const best = readings[0]?.reading;
@@ -52,7 +57,7 @@ export async function readingsOf(
     near.push({
       label,
       pictured: inWords(report),
-      figure: await figureIn(em, desk, report),
+      figure: await figureOf(report),
     });
   if (!best) return { readings: [], near, there: [] };
   const there = await findTwins(em, viewer, view.catalog, best.report, null);

@@ -5,7 +5,7 @@ import type { QuestionRead } from "@/contract/questions";
 import type { Found } from "@/contract/workspace";
 import { ask } from "../kit";
 
-const SETTLED_MS = 120;
+const SETTLED_MS = 90;
 /** Fewer letters are a name that is looked for. */
 const SHORTEST = 3;
 const NOTHING: QuestionRead = { readings: [], near: [], there: [] };
@@ -24,6 +24,7 @@ export function useSettledWords(words: string): string {
 /** What is called so, and what the words ask when they are a question. */
 export function useAnswers(asked: string) {
   const enabled = asked.trim() !== "";
+  const question = { question: asked.slice(0, 800) };
   const isQuestion = asked.trim().length >= SHORTEST;
   const found = useQuery({
     queryKey: ["find", asked],
@@ -32,14 +33,20 @@ export function useAnswers(asked: string) {
     placeholderData: keepPreviousData,
   });
   const read = useQuery({
-    queryKey: ["readQuestion", asked],
-    queryFn: ({ signal }) => ask("readQuestion", { question: asked.slice(0, 800) }, signal),
+    queryKey: ["readQuestion", asked, "read"],
+    queryFn: ({ signal }) => ask("readQuestion", { ...question, counted: false }, signal),
     enabled: isQuestion,
     placeholderData: keepPreviousData,
   });
+  // What the others come to follows: the first figure does not wait for it.
+  const counted = useQuery({
+    queryKey: ["readQuestion", asked, "counted"],
+    queryFn: ({ signal }) => ask("readQuestion", { ...question, counted: true }, signal),
+    enabled: isQuestion && read.isSuccess && !read.isPlaceholderData,
+  });
   return {
     found: found.data ?? NONE,
-    read: isQuestion ? (read.data ?? NOTHING) : NOTHING,
+    read: isQuestion ? (counted.data ?? read.data ?? NOTHING) : NOTHING,
     isFetching: found.isFetching || read.isFetching,
     isAsked: !found.isPlaceholderData && !(isQuestion && read.isPlaceholderData),
   };

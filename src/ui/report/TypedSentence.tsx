@@ -159,7 +159,8 @@ function useReading(words: string, setText: (text: string) => void) {
   }, [words]);
   const { data } = useQuery({
     queryKey: ["readQuestion", asked],
-    queryFn: ({ signal }) => ask("readQuestion", { question: asked.slice(0, 800) }, signal),
+    queryFn: ({ signal }) =>
+      ask("readQuestion", { question: asked.slice(0, 800), counted: false }, signal),
     enabled: asked.length > 2,
   });
   const reading = words && asked === words.trim() ? data?.readings[0] : undefined;
