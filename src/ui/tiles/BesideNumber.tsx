@@ -7,9 +7,9 @@ import { toldIn, type Figure } from "@/core/figure";
 import { ask } from "../kit";
 
 const Box = styled.div`
-  flex: 0 1 52%;
+  flex: var(--beside, 0 1 52%);
   min-width: 0;
-  max-width: 190px;
+  max-width: min(190px, 100%);
   display: flex;
   flex-direction: column;
   justify-content: center;

@@ -89,7 +89,7 @@ export const Box = styled.article<{ $ground: string }>`
     font-weight: 650;
   }
   .body.paired {
-    flex-direction: row;
+    flex-direction: var(--paired, row);
     gap: 12px;
     align-items: stretch;
   }

@@ -56,6 +56,8 @@ const Tiles = styled.div<{ $rows: number }>`
   min-height: 0;
   /* Everything in a tile is as large as can be read from across a room. */
   --numeral: 392px;
+  --paired: column;
+  --beside: none;
   --staff: 220px;
   --stretch: 4;
   > div {
