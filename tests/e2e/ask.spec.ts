@@ -142,6 +142,8 @@ test("a new report begins with a question, too; what is typed there goes on in t
 }) => {
   await signIn(page, "ines");
   await page.goto("/reports/new");
+  // The page is alive when what it begins with has been asked for.
+  await page.waitForLoadState("networkidle");
   await page.getByLabel("Ask in your own words").focus();
   await page.keyboard.type("open faults per service");
   const dialog = page.getByRole("dialog", { name: "Say or find" });
