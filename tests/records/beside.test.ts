@@ -1,7 +1,7 @@
 import { median } from "@/core/base";
 import { PLAIN_DRESS } from "@/core/definition";
 import { isDrawable, printReport } from "@/core/kinds";
-import { flowOf, levelsOf } from "@/core/kinds/planned";
+import { flowBeside, levelsBeside } from "@/core/kinds/planned";
 import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
 import { besideNumber } from "@/server/dashboards/beside";
@@ -49,6 +49,7 @@ describe.each(["builder", "member"])("as the %s sees it", (who) => {
     "count faults where status is open",
     "count items where status is open and team is Booking",
     "sum of points of items where status is open",
+    "count items where stage is waiting and priority is any of (P1, P2)",
     "count where priority is P1 per count of items where status is open",
   ])(
     "%s: usual is the median of what it was, and the trend ends at what it is",
@@ -100,10 +101,13 @@ test.each([
   "count items where status became Triaged during last month",
   "average age of items where status is open",
   "count items by team",
+  "count items where status is open and age over 30 days",
+  "count items where SLA resolution is missed",
+  "sum of age of items where status is open",
   "count items where priority as of 2026-06-30 is P1",
   "list items",
 ])("%s has nothing beside it: as of another day it would mean another thing", (sentence) => {
-  expect(levelsOf(reportOf(sentence, builder), builder.view.catalog)).toBeNull();
+  expect(levelsBeside(reportOf(sentence, builder), builder.view.catalog)).toBeNull();
 });
 
 test.each([
@@ -120,7 +124,7 @@ test.each([
     "count items by day of created for last 14 days to date",
   ],
 ])("%s is followed by its stretches", (sentence, trend) => {
-  const flow = flowOf(reportOf(sentence, builder));
+  const flow = flowBeside(reportOf(sentence, builder));
   expect(flow && printReport(flow, builder.view.catalog)).toBe(trend);
 });
 
@@ -129,5 +133,5 @@ test.each([
   "count items where created during this week and due during this week",
   "count items where status is open",
 ])("%s asks for no one stretch", (sentence) =>
-  expect(flowOf(reportOf(sentence, builder))).toBeNull(),
+  expect(flowBeside(reportOf(sentence, builder))).toBeNull(),
 );

@@ -55,6 +55,6 @@ export { lastTurn, type DecidingStep } from "./planDeciding";
 export { percentagesOf } from "./count/percentages";
 export { TooLarge } from "./tooLarge";
 export { bridgeSince } from "./bridgeSince";
-export { flowOf, levelsOf } from "./besideNumber";
+export { flowBeside, levelsBeside } from "./besideNumber";
 export { planBesideLevels } from "./level/planUsual";
 export { partCondition, type PartCondition } from "./partCondition";

@@ -28,9 +28,8 @@ import {
 } from "./values";
 
 const GRAINS_BY_LENGTH = [...GRAINS].sort((a, b) => b.length - a.length);
-/** group = ( field | grain "of" datefield | field "in ranges" (…) | "cases" (…) ) [ folding ] [ top ] [ without ] [ always ] [ "with empty groups" ] */
 /**
- * Reads a group.
+ * group = ( field | grain "of" datefield | field "in ranges" (…) | "cases" (…) ) [ folding ] [ top ] [ without ] [ always ] [ "with empty groups" ]
  * @param usualDate the date of "by month"; the subject's own where none is given
  */
 export function parseGroup(

@@ -1,7 +1,7 @@
 import type { ShownBeside } from "@/contract/figures";
 import { PLAIN_DRESS } from "@/core/definition";
 import { isDrawable, type Report } from "@/core/kinds";
-import { flowOf, levelsOf, planBesideLevels } from "@/core/kinds/planned";
+import { flowBeside, levelsBeside, planBesideLevels } from "@/core/kinds/planned";
 import { localDay } from "@/core/time";
 import { runPlan, type EntityManager } from "@/data";
 import { viewOf } from "../reports/answerReport";
@@ -22,7 +22,7 @@ export async function besideNumber(
   const view = viewOf(definition, desk.view);
   const now = { ...definition } as Report;
   delete now.stood;
-  const levels = levelsOf(now, view.catalog);
+  const levels = levelsBeside(now, view.catalog);
   if (levels) {
     const { trend, usual } = await runPlan(em, planBesideLevels(levels, view));
     const weekday = WEEKDAY.format(new Date(localDay(view.now, view.calendar.zone)));
@@ -40,7 +40,7 @@ async function besideFlow(
   desk: Desk,
   definition: Report,
 ): Promise<ShownBeside | null> {
-  const flow = flowOf(definition);
+  const flow = flowBeside(definition);
   if (!flow) return null;
   const shown = await askFigure(em, desk, flow, PLAIN_DRESS);
   if (!isDrawable(shown) || !shown.figure) return null;

@@ -4,7 +4,7 @@ import type { Piece } from "@/core/sentence";
 import { fine, refused, type Result } from "@/core/base";
 import type { EntityManager } from "@/data";
 import { BOARDS, partsOf, reportsOn } from "../library/readyBoards";
-import { general, readyMade } from "../library/readyMade";
+import { general, readyMade, sprintTeamOf } from "../library/readyMade";
 import { listReports, saveReport } from "../library/reports";
 import type { Desk } from "../viewer/viewpoint";
 import { saveDashboard } from "./dashboards";
@@ -47,7 +47,7 @@ export async function makeBoard(
     }
   }
   const parts = board
-    ? partsOf(board, (tile) => ids.get(tile) ?? ids.get(general(tile)))
+    ? partsOf(board, (tile) => ids.get(tile) ?? ids.get(general(tile)), sprintTeamOf(view))
     : { tiles: [] };
   const saved = await saveDashboard(em, viewer, {
     name,

@@ -13,6 +13,8 @@ export interface ReadyBoard {
     readonly tiles: readonly ReadyTile[];
   }[];
   readonly filters: readonly BoardFilter[];
+  /** It is of the sprints of one team: its filter for the team begins with that. */
+  readonly isOfTeam?: true;
 }
 
 const filter = (field: string, more: Partial<BoardFilter> = {}): BoardFilter => ({
@@ -66,6 +68,7 @@ export const BOARDS: readonly ReadyBoard[] = [
     name: "Sprint",
     purpose: "Will the running sprint make it?",
     filters: [TEAM, PERSON, PRIORITY],
+    isOfTeam: true,
     decks: [
       {
         title: "The running sprint",
@@ -141,10 +144,26 @@ export const BOARDS: readonly ReadyBoard[] = [
 export const reportsOn = ({ decks }: ReadyBoard): string[] =>
   decks.flatMap(({ tiles }) => tiles.map(([name]) => name));
 
+const beginningWith = (team: number, filters: readonly BoardFilter[]): BoardFilter[] =>
+  filters.map((one) =>
+    one.id === TEAM.id
+      ? {
+          ...one,
+          begins: {
+            kind: "test",
+            field: ["team"],
+            operator: "is",
+            values: [{ kind: "thing", thing: "team", id: team }],
+          },
+        }
+      : one,
+  );
+
 /** What a ready-made dashboard is made of; reports that this workspace has none of are left out, and decks without tiles. */
 export function partsOf(
-  { decks, filters }: ReadyBoard,
+  { decks, filters, isOfTeam }: ReadyBoard,
   find: (name: string) => number | undefined,
+  team: number | null,
 ): { readonly tiles: Tile[]; readonly decks: Deck[]; readonly filters: BoardFilter[] } {
   const tiles = decks.flatMap((deck, d) =>
     deck.tiles.flatMap(([name, x, y, w, h], i) => {
@@ -160,6 +179,6 @@ export function partsOf(
       const id = `d${d + 1}`;
       return tiles.some((tile) => tile.deck === id) ? [{ id, title, note, isClosed: false }] : [];
     }),
-    filters: [...filters],
+    filters: isOfTeam && team !== null ? beginningWith(team, filters) : [...filters],
   };
 }

@@ -30,24 +30,24 @@ export const general = (words: string): string =>
     .replace(/\b(Faults|Requests|Stories)\b/g, "Items");
 
 /** The team whose sprints are told of: the viewer's own where it has any, or else that of the sprint that began last. */
-function sprintTeamOf({
+export function sprintTeamOf({
   catalog: { names },
   viewer,
-}: AskContext & Partial<Viewpoint>): string | null {
+}: AskContext & Partial<Viewpoint>): number | null {
   const ofTeams = names
     .list("sprint")
-    .filter(({ team }) => team !== undefined)
-    .sort((a, b) => (b.startsAt ?? 0) - (a.startsAt ?? 0));
-  const own = ofTeams.find(({ team }) => viewer?.teams.includes(team!));
-  const id = (own ?? ofTeams[0])?.team;
-  const team = id === undefined ? undefined : names.find("team", id);
-  return team ? quoted(names.printed("team", team)) : null;
+    .flatMap(({ team, startsAt = 0 }) => (team === undefined ? [] : [{ team, startsAt }]))
+    .sort((a, b) => b.startsAt - a.startsAt);
+  const own = ofTeams.find(({ team }) => viewer?.teams.includes(team));
+  return (own ?? ofTeams[0])?.team ?? null;
 }
 
 /** The ready-made reports that this workspace can answer; sentences that it has no fields for are left out. */
 export function readyMade(context: AskContext & Partial<Viewpoint>): ReadyMade[] {
-  const team = sprintTeamOf(context);
-  const inWords = (sentence: string) => sentence.replaceAll("{team}", team ?? "my team");
+  const { names } = context.catalog;
+  const team = names.find("team", sprintTeamOf(context) ?? 0);
+  const called = team ? quoted(names.printed("team", team)) : "my team";
+  const inWords = (sentence: string) => sentence.replaceAll("{team}", called);
   const made = REPORTS.flatMap(
     ({ name, sentence, dress, category = "Desk", purpose = "" }): ReadyMade[] => {
       for (const [named, said] of [
@@ -97,7 +97,7 @@ async function saveReadyMade(em: EntityManager, viewer: Viewer, view: Viewpoint)
     const made = await saveDashboard(em, viewer, {
       name: board.name,
       purpose: board.purpose,
-      ...partsOf(board, (name) => ids.get(name) ?? ids.get(general(name))),
+      ...partsOf(board, (name) => ids.get(name) ?? ids.get(general(name)), sprintTeamOf(view)),
       forEveryone: true,
     });
     if (made.ok && board === BOARDS[0]) await setPin(em, viewer, "dashboard", made.value.id, true);

@@ -225,13 +225,13 @@ export const REPORTS: readonly {
   },
   {
     name: "Where the sprint stands",
-    sentence: "count items where sprint is current and team is {team} by status as bars",
+    sentence: "count items where sprint is current by status as bars",
     category: "Sprints",
   },
   {
     name: "Still open in the sprint",
     sentence:
-      "list items where sprint is current and team is {team} and status is open showing key, title, status, assignee, points sorted by points descending as list",
+      "list items where sprint is current and status is open showing key, title, status, assignee, points sorted by points descending as list",
     category: "Sprints",
   },
 ];
