@@ -1,4 +1,4 @@
-import { PLAIN_DRESS } from "@/core/definition";
+import { isReportTile, PLAIN_DRESS } from "@/core/definition";
 import { isDrawable, narrowed, printReport, type Report } from "@/core/kinds";
 import { parseConditionText } from "@/core/sentence";
 import { parseInstant } from "@/core/time";
@@ -6,6 +6,7 @@ import { importBundle, readBundleFiles, type EntityManager } from "@/data";
 import { withConnection } from "@/data/database";
 import { keepChoice, loadDashboard, saveDashboard, visit } from "@/server/dashboards/dashboards";
 import { answerTile, beamOf, boardSince, sinceThen } from "@/server/dashboards/tile";
+import { makeBoard } from "@/server/dashboards/template";
 import { setShares } from "@/server/library/kept";
 import { saveReport } from "@/server/library/reports";
 import { askFigure } from "@/server/reports/room";
@@ -83,6 +84,25 @@ describe("tiles of sprints", () => {
       const tile = await tileOf(sentence);
       const narrowed = [{ id: "any", subject: "items" as const, says }];
       expect((await answerTile(em, builder, { report: tile, narrowed })).heard).toEqual([]);
+    }
+  });
+
+  test("a sprint board begins with the team whose sprints there are, and another team changes all of its tiles", async () => {
+    const made = await makeBoard(em, builder, { name: "Ours", purpose: "", template: "Sprint" });
+    if (!made.ok) throw new Error(made.problems[0].message);
+    const board = (await loadDashboard(em, builder.viewer, made.value.id, builder.view))!;
+    const [filter] = board.filters;
+    expect([filter.id, filter.says]).toEqual(["team", "team is Booking"]);
+    const tiles = board.tiles.filter(isReportTile);
+    expect(tiles).toHaveLength(4);
+    for (const { report } of tiles) {
+      const { definition, heard } = await answerTile(em, builder, {
+        report,
+        narrowed: [ofTeam("Quay")],
+      });
+      const asks = printReport(definition, builder.view.catalog);
+      expect([asks, heard]).toEqual([expect.stringMatching(/team (is )?Quay/), ["team"]]);
+      expect(asks).not.toContain("Booking");
     }
   });
 
