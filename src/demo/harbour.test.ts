@@ -4,6 +4,7 @@ import { STATUSES, PEOPLE } from "./cast";
 import { harbourStep, type HarbourStep } from "./harbour";
 import { Random } from "./random";
 import { makeWorld } from "./world";
+import { knownBundle } from "../../tests/support/known";
 
 const NOW = parseInstant("2026-12-01T10:00:00Z")!;
 const SECOND = 1_000_000;
@@ -19,25 +20,7 @@ const { people, teams, services, statuses, kinds, priorities, fields } = makeWor
   scale: 0.02,
 }) as Record<string, RawBundle["items"]>;
 const things = { people, teams, services, statuses, kinds, priorities, fields } as RawBundle;
-const TYPES = [
-  "status",
-  "kind",
-  "priority",
-  "person",
-  "team",
-  "service",
-  "asset",
-  "project",
-  "sprint",
-  "release",
-  "item",
-];
-const known = {
-  settings: {},
-  holidays: [],
-  names: Object.fromEntries(TYPES.map((type) => [type, new Set<string>()])) as never,
-  customFields: [],
-};
+const known = knownBundle();
 
 test("the same numbers make the same steps, other numbers others", () => {
   expect(steps(3)).toEqual(steps(3));

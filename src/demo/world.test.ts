@@ -1,6 +1,7 @@
 import { readBundle, settleItem, TABLES, type RawBundle, type TableId } from "@/core/bundle";
 import { parseInstant } from "@/core/time";
 import { FIGURES, makeWorld } from ".";
+import { knownBundle } from "../../tests/support/known";
 
 const end = parseInstant("2026-11-24T15:30:00Z")!;
 const world = makeWorld({ seed: 7, end });
@@ -8,26 +9,7 @@ const column = (table: TableId, name: string, raw: RawBundle = world): string[] 
   const at = raw[table]!.columns.indexOf(name);
   return raw[table]!.rows.map((row) => row[at] ?? "");
 };
-const known = {
-  settings: {},
-  holidays: [],
-  names: Object.fromEntries(
-    [
-      "status",
-      "kind",
-      "priority",
-      "person",
-      "team",
-      "service",
-      "asset",
-      "project",
-      "sprint",
-      "release",
-      "item",
-    ].map((type) => [type, new Set<string>()]),
-  ) as never,
-  customFields: [],
-};
+const known = knownBundle();
 
 describe("Saltmarsh Ferries", () => {
   test("the same seed and end give the same world, another seed another one", () => {

@@ -5,12 +5,12 @@ import { countAnswer, planCount } from "@/core/kinds/planned";
 import type { Plan } from "@/core/plan";
 import type { Viewpoint } from "@/core/relation";
 import { isBucketGrain, parseInstant } from "@/core/time";
-import { importBundle, readBundleFiles, runPlan, type EntityManager } from "@/data";
+import { runPlan, type EntityManager } from "@/data";
 import { systemClock } from "@/server/clock";
 import { deskOf } from "@/server/viewer/viewpoint";
-import { GOLDEN_BUNDLE } from "../golden/load";
 import { arbitraryReport } from "../support/arbitrary";
-import { dropDatabase, freshDatabase } from "../support/database";
+import { dropDatabase } from "../support/database";
+import { goldenDatabase } from "../support/golden";
 import { viewerNamed } from "../support/viewer";
 
 let em: EntityManager;
@@ -18,8 +18,7 @@ let view: Viewpoint;
 const NOW = parseInstant("2026-11-24T15:30:00Z")!;
 
 beforeAll(async () => {
-  em = await freshDatabase("cut");
-  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
+  em = await goldenDatabase("cut");
   view = (await deskOf(em, (await viewerNamed(em, "gil"))!, systemClock, NOW)).view;
 });
 afterAll(dropDatabase);

@@ -23,13 +23,13 @@ import type { Viewpoint } from "@/core/relation";
 import fc from "fast-check";
 
 import { parseInstant, type Bucket } from "@/core/time";
-import { importBundle, readBundleFiles, runPlan, type EntityManager } from "@/data";
+import { runPlan, type EntityManager } from "@/data";
 import { withConnection } from "@/data/database";
 import { deskOf } from "@/server/viewer/viewpoint";
-import { GOLDEN_BUNDLE } from "../golden/load";
 import { arbitraryHistory } from "../support/arbitrary";
 import { arbitraryCondition, namedFields } from "../support/arbitraryConditions";
-import { dropDatabase, freshDatabase } from "../support/database";
+import { dropDatabase } from "../support/database";
+import { goldenDatabase } from "../support/golden";
 import { everyRecord } from "./records";
 import { Replay } from "./replay";
 import { existsAt, readTimelines, recordAt, type Timeline } from "./timeline";
@@ -41,8 +41,7 @@ let lines: readonly Timeline[];
 let replay: Replay;
 
 beforeAll(async () => {
-  em = await freshDatabase("differential_history");
-  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
+  em = await goldenDatabase("differential_history");
   const viewer = await viewerNamed(em, "gil");
   view = (await deskOf(em, viewer!, { now: () => NOW })).view;
   const records = await everyRecord(em, { ...view, deletedToo: true });

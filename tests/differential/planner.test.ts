@@ -6,14 +6,14 @@ import type { Viewpoint } from "@/core/relation";
 import fc from "fast-check";
 
 import { parseInstant } from "@/core/time";
-import { importBundle, readBundleFiles, runPlan, type EntityManager } from "@/data";
+import { runPlan, type EntityManager } from "@/data";
 import { withConnection } from "@/data/database";
 import { systemClock } from "@/server/clock";
 import { deskOf } from "@/server/viewer/viewpoint";
-import { GOLDEN_BUNDLE } from "../golden/load";
 import { arbitraryReport } from "../support/arbitrary";
 import { arbitraryCondition, namedFields } from "../support/arbitraryConditions";
-import { dropDatabase, freshDatabase } from "../support/database";
+import { dropDatabase } from "../support/database";
+import { goldenDatabase } from "../support/golden";
 import { holds } from "./plain";
 import { everyRecord } from "./records";
 import { readTimelines, type Timeline } from "./timeline";
@@ -24,8 +24,7 @@ let lines: Timeline[];
 const NOW = parseInstant("2026-11-24T15:30:00Z")!;
 
 beforeAll(async () => {
-  em = await freshDatabase("differential");
-  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
+  em = await goldenDatabase("differential");
   const viewer = await viewerNamed(em, "gil");
   view = (await deskOf(em, viewer!, systemClock, NOW)).view;
   const records = await everyRecord(em, view);

@@ -3,13 +3,13 @@ import { PLAIN_DRESS } from "@/core/definition";
 import { isDrawable, printReport } from "@/core/kinds";
 import { flowBeside, levelsBeside } from "@/core/kinds/planned";
 import { parseInstant } from "@/core/time";
-import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import { type EntityManager } from "@/data";
 import { besideNumber } from "@/server/dashboards/beside";
 import { saveReport } from "@/server/library/reports";
 import { askFigure } from "@/server/reports/room";
 import type { Desk } from "@/server/viewer/viewpoint";
-import { GOLDEN_BUNDLE } from "../golden/load";
-import { dropDatabase, freshDatabase } from "../support/database";
+import { dropDatabase } from "../support/database";
+import { goldenDatabase } from "../support/golden";
 import { deskFor, reportOf } from "../support/desk";
 
 /** What stands beside the number of a tile: how it went, and what it usually is at this hour of this weekday. */
@@ -20,8 +20,7 @@ let builder: Desk;
 let member: Desk;
 
 beforeAll(async () => {
-  em = await freshDatabase("beside");
-  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
+  em = await goldenDatabase("beside");
   [builder, member] = [await deskFor(em, "ines", clock), await deskFor(em, "tove", clock)];
 });
 afterAll(dropDatabase);

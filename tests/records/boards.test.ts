@@ -2,7 +2,7 @@ import { isReportTile, PLAIN_DRESS } from "@/core/definition";
 import { isDrawable, narrowed, printReport, type Report } from "@/core/kinds";
 import { parseConditionText } from "@/core/sentence";
 import { parseInstant } from "@/core/time";
-import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import { type EntityManager } from "@/data";
 import { withConnection } from "@/data/database";
 import { keepChoice, loadDashboard, saveDashboard, visit } from "@/server/dashboards/dashboards";
 import { answerTile, beamOf, boardSince, sinceThen } from "@/server/dashboards/tile";
@@ -11,8 +11,8 @@ import { setShares } from "@/server/library/kept";
 import { saveReport } from "@/server/library/reports";
 import { askFigure } from "@/server/reports/room";
 import type { Desk } from "@/server/viewer/viewpoint";
-import { GOLDEN_BUNDLE } from "../golden/load";
-import { dropDatabase, freshDatabase } from "../support/database";
+import { dropDatabase } from "../support/database";
+import { goldenDatabase } from "../support/golden";
 import { deskFor, reportOf as readReport } from "../support/desk";
 
 /** What narrows a dashboard: filters and beams, as conditions of the tiles that have a field for them. */
@@ -23,8 +23,7 @@ let builder: Desk;
 let member: Desk;
 
 beforeAll(async () => {
-  em = await freshDatabase("boards");
-  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
+  em = await goldenDatabase("boards");
   [builder, member] = [await deskFor(em, "ines", clock), await deskFor(em, "tove", clock)];
 });
 afterAll(dropDatabase);

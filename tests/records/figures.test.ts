@@ -1,8 +1,8 @@
-import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import { type EntityManager } from "@/data";
 import { withConnection } from "@/data/database";
-import { GOLDEN_BUNDLE } from "../golden/load";
 import { programOf } from "../support/api";
-import { dropDatabase, freshDatabase } from "../support/database";
+import { dropDatabase } from "../support/database";
+import { goldenDatabase } from "../support/golden";
 import { fixedClock } from "../support/desk";
 
 /** Figures that are easily wrong: lists as groups, ratios of units, parts that open, and what lies before any history. */
@@ -30,8 +30,7 @@ let gil: Awaited<ReturnType<typeof programOf<Body>>>;
 const answer: typeof gil.answer = (...ask) => gil.answer(...ask);
 
 beforeAll(async () => {
-  em = await freshDatabase("figures");
-  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: fixedClock.now() });
+  em = await goldenDatabase("figures");
   gil = await programOf<Body>(em, fixedClock, "gil");
 });
 afterAll(dropDatabase);

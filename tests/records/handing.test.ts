@@ -3,7 +3,7 @@ import { parse } from "csv-parse/sync";
 import Excel from "exceljs";
 import { PLAIN_DRESS } from "@/core/definition";
 import { parseInstant } from "@/core/time";
-import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import { type EntityManager } from "@/data";
 import { withConnection } from "@/data/database";
 import { exportReport, type Drawer, type ExportAsk } from "@/server/exports/exportReport";
 import { changeItems } from "@/server/items/changeItems";
@@ -22,8 +22,8 @@ import {
 } from "@/server/reports/notes";
 import { askEmptied, askFigure, askRecords } from "@/server/reports/room";
 import type { Desk } from "@/server/viewer/viewpoint";
-import { GOLDEN_BUNDLE } from "../golden/load";
-import { dropDatabase, freshDatabase } from "../support/database";
+import { dropDatabase } from "../support/database";
+import { goldenDatabase } from "../support/golden";
 import { deskFor, reportOf as readReport } from "../support/desk";
 
 /** What leaves the application and what is done from the records: files, mails, comparisons, changes. */
@@ -64,8 +64,7 @@ async function textOf(body: unknown): Promise<string> {
 }
 
 beforeAll(async () => {
-  em = await freshDatabase("handing");
-  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
+  em = await goldenDatabase("handing");
   [builder, member] = [await deskFor(em, "ines", clock), await deskFor(em, "tove", clock)];
 });
 afterAll(dropDatabase);

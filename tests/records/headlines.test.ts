@@ -1,11 +1,11 @@
 import { PLAIN_DRESS } from "@/core/definition";
 import { isDrawable } from "@/core/kinds";
 import { parseInstant } from "@/core/time";
-import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import { type EntityManager } from "@/data";
 import { askFigure } from "@/server/reports/room";
 import type { Desk } from "@/server/viewer/viewpoint";
-import { GOLDEN_BUNDLE } from "../golden/load";
-import { dropDatabase, freshDatabase } from "../support/database";
+import { dropDatabase } from "../support/database";
+import { goldenDatabase } from "../support/golden";
 import { deskFor, reportOf } from "../support/desk";
 
 const NOW = parseInstant("2026-11-24T15:30:00Z")!;
@@ -13,8 +13,7 @@ let em: EntityManager;
 let desk: Desk;
 
 beforeAll(async () => {
-  em = await freshDatabase("headlines");
-  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
+  em = await goldenDatabase("headlines");
   desk = await deskFor(em, "ines", { now: () => NOW });
 });
 afterAll(dropDatabase);

@@ -1,7 +1,7 @@
 import type { Report } from "@/core/kinds";
 import { PLAIN_DRESS } from "@/core/definition";
 import { parseInstant } from "@/core/time";
-import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import { type EntityManager } from "@/data";
 import {
   bringDefinition,
   readDefinition,
@@ -30,8 +30,8 @@ import {
 } from "@/server/library/reports";
 import { makeFirstReadyMade, readyMade } from "@/server/library/readyMade";
 import type { Desk } from "@/server/viewer/viewpoint";
-import { GOLDEN_BUNDLE } from "../golden/load";
-import { dropDatabase, freshDatabase } from "../support/database";
+import { dropDatabase } from "../support/database";
+import { goldenDatabase } from "../support/golden";
 import { deskFor, reportOf as readReport } from "../support/desk";
 
 /** Everything that is kept: who may see and change it, its versions, its drafts, its files. */
@@ -64,8 +64,7 @@ const share = (more: object = {}) => ({
 });
 
 beforeAll(async () => {
-  em = await freshDatabase("kept");
-  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
+  em = await goldenDatabase("kept");
   [builder, other, member] = [
     await deskFor(em, "ines", { now: () => NOW }),
     await deskFor(em, "ruth", { now: () => NOW }),

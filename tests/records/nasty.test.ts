@@ -2,14 +2,14 @@ import fc from "fast-check";
 import { actContracts, type ActId } from "@/contract/acts";
 import { PLAIN_DRESS } from "@/core/definition";
 import { parseSentence, printReport } from "@/core/kinds";
-import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import { type EntityManager } from "@/data";
 import { perform } from "@/server/acts";
 import { Refused } from "@/server/refused";
 import type { Desk } from "@/server/viewer/viewpoint";
-import { GOLDEN_BUNDLE } from "../golden/load";
 import { programOf } from "../support/api";
 import { arbitraryReport } from "../support/arbitrary";
-import { dropDatabase, freshDatabase } from "../support/database";
+import { dropDatabase } from "../support/database";
+import { goldenDatabase } from "../support/golden";
 import { deskFor, fixedClock } from "../support/desk";
 
 /** Whatever is sent is answered or refused in words: nothing of it is a fault of ours. */
@@ -17,8 +17,7 @@ let em: EntityManager;
 let desk: Desk;
 
 beforeAll(async () => {
-  em = await freshDatabase("nasty");
-  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: fixedClock.now() });
+  em = await goldenDatabase("nasty");
   desk = await deskFor(em, "gil", fixedClock);
 });
 afterAll(dropDatabase);

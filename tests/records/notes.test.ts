@@ -1,7 +1,7 @@
 import { Refused } from "@/server/refused";
 import { PLAIN_DRESS } from "@/core/definition";
 import { parseInstant } from "@/core/time";
-import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import { type EntityManager } from "@/data";
 import type { FindingLine } from "@/contract/notes";
 import { perform } from "@/server/acts";
 import type { Clock } from "@/server/clock";
@@ -18,8 +18,8 @@ import {
   tellOnce,
 } from "@/server/reports/notes";
 import type { Desk } from "@/server/viewer/viewpoint";
-import { GOLDEN_BUNDLE } from "../golden/load";
-import { dropDatabase, freshDatabase } from "../support/database";
+import { dropDatabase } from "../support/database";
+import { goldenDatabase } from "../support/golden";
 import { deskFor, reportOf } from "../support/desk";
 
 const NOW = parseInstant("2026-11-24T15:30:00Z")!;
@@ -33,8 +33,7 @@ let administrator: Desk;
 let report: number;
 
 beforeAll(async () => {
-  em = await freshDatabase("notes");
-  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
+  em = await goldenDatabase("notes");
   [builder, other, member, administrator] = await Promise.all(
     ["ines", "ruth", "tove", "gil"].map((login) => deskFor(em, login, clock)),
   );

@@ -1,10 +1,10 @@
-import { importBundle, newSession, readBundleFiles, type EntityManager } from "@/data";
+import { importBundle, newSession, type EntityManager } from "@/data";
 import { parseInstant } from "@/core/time";
 import { readingsOf } from "@/server/questions/readings";
 import { forget, noteDoubted, teach, wordsShown } from "@/server/questions/words";
 import type { Desk } from "@/server/viewer/viewpoint";
-import { GOLDEN_BUNDLE } from "../golden/load";
-import { dropDatabase, freshDatabase } from "../support/database";
+import { dropDatabase } from "../support/database";
+import { goldenDatabase } from "../support/golden";
 import { PLAIN_DRESS } from "@/core/definition";
 import { withConnection } from "@/data/database";
 import { saveReport } from "@/server/library/reports";
@@ -20,8 +20,7 @@ let builder: Desk;
 let member: Desk;
 
 beforeAll(async () => {
-  em = await freshDatabase("questions");
-  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
+  em = await goldenDatabase("questions");
   [administrator, builder, member] = [
     await deskFor(em, "gil", clock),
     await deskFor(em, "ines", clock),

@@ -1,11 +1,5 @@
 import { type ActId, actContracts } from "@/contract/acts";
-import {
-  findPersonByLogin,
-  pinsOf,
-  importBundle,
-  readBundleFiles,
-  type EntityManager,
-} from "@/data";
+import { findPersonByLogin, pinsOf, type EntityManager } from "@/data";
 import { Refused } from "@/server/refused";
 import type { CountReport, Report } from "@/core/kinds";
 import { durationWords } from "@/core/base";
@@ -25,8 +19,8 @@ import { find } from "@/server/library/find";
 import { makeReadyMade } from "@/server/library/readyMade";
 import { askFigure, askRecords, askValues } from "@/server/reports/room";
 import type { Desk } from "@/server/viewer/viewpoint";
-import { GOLDEN_BUNDLE } from "../golden/load";
-import { dropDatabase, freshDatabase } from "../support/database";
+import { dropDatabase } from "../support/database";
+import { goldenDatabase } from "../support/golden";
 import { deskFor, reportOf as readReport } from "../support/desk";
 
 const NOW = parseInstant("2026-11-24T15:30:00Z")!;
@@ -40,8 +34,7 @@ let administrator: Desk;
 const reportOf = (sentence: string, desk = builder): Report => readReport(sentence, desk);
 
 beforeAll(async () => {
-  em = await freshDatabase("rooms");
-  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
+  em = await goldenDatabase("rooms");
   [builder, member, administrator] = [
     await deskFor(em, "ines", clock),
     await deskFor(em, "tove", clock),

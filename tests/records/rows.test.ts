@@ -7,12 +7,12 @@ import fc from "fast-check";
 import { REST } from "@/core/definition";
 
 import { parseInstant } from "@/core/time";
-import { importBundle, readBundleFiles, runPlan, type EntityManager } from "@/data";
+import { runPlan, type EntityManager } from "@/data";
 import { withConnection } from "@/data/database";
 import { copyRows } from "@/data/copyRows";
 import type { Desk } from "@/server/viewer/viewpoint";
-import { GOLDEN_BUNDLE } from "../golden/load";
-import { dropDatabase, freshDatabase } from "../support/database";
+import { dropDatabase } from "../support/database";
+import { goldenDatabase } from "../support/golden";
 import { deskFor, reportOf } from "../support/desk";
 
 /** Rows on their way out of the database: exports, records behind a rest, names in moves. */
@@ -21,8 +21,7 @@ let em: EntityManager;
 let desk: Desk;
 
 beforeAll(async () => {
-  em = await freshDatabase("rows");
-  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
+  em = await goldenDatabase("rows");
   desk = await deskFor(em, "gil", { now: () => NOW });
 });
 afterAll(dropDatabase);

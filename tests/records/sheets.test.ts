@@ -4,14 +4,14 @@ import type { Tile } from "@/core/definition";
 import { PLAIN_DRESS } from "@/core/definition";
 import { isDrawable } from "@/core/kinds";
 import { parseInstant } from "@/core/time";
-import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import { type EntityManager } from "@/data";
 import { boardSheets } from "@/server/dashboards/sheets";
 import { sheetNames } from "@/server/exports/workbook";
 import { saveReport } from "@/server/library/reports";
 import { askFigure } from "@/server/reports/room";
 import type { Desk } from "@/server/viewer/viewpoint";
-import { GOLDEN_BUNDLE } from "../golden/load";
-import { dropDatabase, freshDatabase } from "../support/database";
+import { dropDatabase } from "../support/database";
+import { goldenDatabase } from "../support/golden";
 import { deskFor, reportOf } from "../support/desk";
 
 /** A dashboard on sheets: what is on it, and for each tile its figure or its list, as it is narrowed. */
@@ -22,8 +22,7 @@ let builder: Desk;
 let member: Desk;
 
 beforeAll(async () => {
-  em = await freshDatabase("sheets");
-  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
+  em = await goldenDatabase("sheets");
   [builder, member] = [await deskFor(em, "ines", clock), await deskFor(em, "tove", clock)];
 });
 afterAll(dropDatabase);

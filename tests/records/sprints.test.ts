@@ -3,13 +3,13 @@ import { CAUSES, type AccountLine } from "@/core/history";
 import { burndownParts, type ShownRecords } from "@/core/kinds";
 import { Refused } from "@/server/refused";
 import { parseInstant } from "@/core/time";
-import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import { type EntityManager } from "@/data";
 import { perform } from "@/server/acts";
 import type { Clock } from "@/server/clock";
 import { askSprint, firstSprint, listSprints } from "@/server/sprints/sprintRoom";
 import type { Desk } from "@/server/viewer/viewpoint";
-import { GOLDEN_BUNDLE } from "../golden/load";
-import { dropDatabase, freshDatabase } from "../support/database";
+import { dropDatabase } from "../support/database";
+import { goldenDatabase } from "../support/golden";
 import { deskFor } from "../support/desk";
 
 const NOW = parseInstant("2026-11-24T15:30:00Z")!;
@@ -20,8 +20,7 @@ let ten: number;
 let nine: number;
 
 beforeAll(async () => {
-  em = await freshDatabase("sprints");
-  await importBundle(em, await readBundleFiles(GOLDEN_BUNDLE), { now: NOW });
+  em = await goldenDatabase("sprints");
   desk = await deskFor(em, "ruth", clock);
   const id = (name: string) => desk.view.catalog.names.named("sprint", name)[0].id;
   [ten, nine] = [id("Sprint 10"), id("Sprint 9")];

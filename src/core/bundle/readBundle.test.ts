@@ -1,33 +1,6 @@
-import {
-  readBundle,
-  readCalendar,
-  type Known,
-  type RawBundle,
-  type RawTable,
-  type RefType,
-} from ".";
+import { readBundle, readCalendar, type RawBundle, type RawTable, type RefType } from ".";
+import { knownBundle } from "../../../tests/support/known";
 
-const TYPES: readonly RefType[] = [
-  "status",
-  "kind",
-  "priority",
-  "person",
-  "team",
-  "service",
-  "asset",
-  "project",
-  "sprint",
-  "release",
-  "item",
-];
-const known = (more: Partial<Record<RefType, string[]>> = {}): Known => ({
-  settings: {},
-  holidays: [],
-  names: Object.fromEntries(
-    TYPES.map((type) => [type, new Set(more[type] ?? [])]),
-  ) as unknown as Known["names"],
-  customFields: [],
-});
 const table = (text: string): RawTable => {
   const [head, ...body] = text
     .trim()
@@ -36,7 +9,7 @@ const table = (text: string): RawTable => {
   return { columns: head, rows: body };
 };
 const read = (raw: RawBundle, more: Partial<Record<RefType, string[]>> = {}) =>
-  readBundle(raw, known(more));
+  readBundle(raw, knownBundle(more));
 const reasons = (raw: RawBundle, more: Partial<Record<RefType, string[]>> = {}) =>
   read(raw, more).refused.map(
     ({ table: file, line, column, reason }) => `${file} ${line} ${column}: ${reason}`,
