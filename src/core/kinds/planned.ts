@@ -56,5 +56,5 @@ export { percentagesOf } from "./count/percentages";
 export { TooLarge } from "./tooLarge";
 export { bridgeSince } from "./bridgeSince";
 export { flowBeside, levelsBeside } from "./besideNumber";
-export { planBesideLevels } from "./level/planUsual";
+export { planBesideLevels } from "./level/planBesideLevels";
 export { partCondition, type PartCondition } from "./partCondition";

@@ -1,10 +1,10 @@
 "use client";
-import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useQuery } from "@tanstack/react-query";
 import type { ReadingLine, TaughtLine } from "@/contract/questions";
-import { ask, Button, tell } from "../kit";
+import { ask, Button } from "../kit";
 import { Brackets } from "./askStyle";
 import { stretchesOf } from "./stretches";
+import { useTeaching } from "./useTeaching";
 
 interface AsReadProps {
   readonly reading: ReadingLine;
@@ -36,8 +36,7 @@ const isSame = (words: string) => (one: TaughtLine) =>
 
 /** What can be done with a word that somebody taught. */
 function TaughtKeys({ words, mayBuild, onDone }: Omit<AsReadProps, "reading"> & { words: string }) {
-  const client = useQueryClient();
-  const [busy, setBusy] = useState(false);
+  const { busy, forget, keepForAll } = useTeaching(onDone);
   const { data } = useQuery({
     queryKey: ["words"],
     queryFn: ({ signal }) => ask("words", {}, signal),
@@ -46,25 +45,6 @@ function TaughtKeys({ words, mayBuild, onDone }: Omit<AsReadProps, "reading"> & 
   const same = data?.taught.filter(isSame(words)) ?? [];
   const taught = same.find(({ isForAll }) => !isForAll) ?? same[0];
   if (!taught) return null;
-  const change = async (act: () => Promise<unknown>, says?: string) => {
-    // What is shown is of before, until it has been read again.
-    setBusy(true);
-    try {
-      await act();
-      await client.invalidateQueries({ queryKey: ["words"] });
-      await client.invalidateQueries({ queryKey: ["readQuestion"] });
-      if (says) tell(says);
-    } catch (error) {
-      tell((error as Error).message);
-    }
-    setBusy(false);
-    onDone();
-  };
-  const keepForAll = () =>
-    change(
-      () => ask("teach", { words: taught.words, means: taught.means, forAll: true }),
-      `“${words}” means this for everyone.`,
-    );
   return (
     <>
       {(!taught.isForAll || mayBuild) && (
@@ -72,7 +52,7 @@ function TaughtKeys({ words, mayBuild, onDone }: Omit<AsReadProps, "reading"> & 
           $small
           isDisabled={busy}
           aria-label={`Forget what ${words} means`}
-          onPress={() => void change(() => ask("forget", { id: taught.id }))}
+          onPress={() => void forget(taught.id)}
         >
           Forget
         </Button>
@@ -82,7 +62,7 @@ function TaughtKeys({ words, mayBuild, onDone }: Omit<AsReadProps, "reading"> & 
           $small
           isDisabled={busy}
           aria-label={`Keep what ${words} means for everyone`}
-          onPress={() => void keepForAll()}
+          onPress={() => void keepForAll([taught])}
         >
           For everyone
         </Button>

@@ -1,10 +1,8 @@
 "use client";
-import { useQueryClient } from "@tanstack/react-query";
 import { useRouter } from "next/navigation";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { Autocomplete, Input, TextField } from "react-aria-components";
-import type { Taught } from "@/core/plain";
-import { ask, Button, Dialog, takeAgain, tell } from "../kit";
+import { ask, Button, Dialog, takeAgain } from "../kit";
 import { rememberAsked } from "../report";
 import { Answered } from "./Answered";
 import { AsRead } from "./AsRead";
@@ -13,6 +11,7 @@ import { markedIn, Offered } from "./Offered";
 import { hrefOf, sectionsOf, type Option } from "./sections";
 import { sentenceWords } from "./stretches";
 import { useAnswers, useSettledWords } from "./useAnswers";
+import { useTeaching } from "./useTeaching";
 
 interface AskProps {
   readonly onClose: () => void;
@@ -36,7 +35,7 @@ function Asking({ onClose, takeTyped, role }: AskProps) {
   const [words, setWords] = useState(lastAsked);
   const asked = useSettledWords(words);
   const router = useRouter();
-  const client = useQueryClient();
+  const { keepForAll } = useTeaching();
   const [hurried, setHurried] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   useEffect(() => {
@@ -69,18 +68,6 @@ function Asking({ onClose, takeTyped, role }: AskProps) {
     setHurried(null);
     onClose();
     router.push(href);
-  };
-  /** What a reading took its words for is so for everyone from now on. */
-  const keepForAll = async (chose: readonly Taught[]) => {
-    try {
-      for (const { words: said, means } of chose)
-        await ask("teach", { words: said, means, forAll: true });
-      await client.invalidateQueries({ queryKey: ["words"] });
-      await client.invalidateQueries({ queryKey: ["readQuestion"] });
-      tell(`${chose.map(({ words: said }) => `“${said}”`).join(", ")}: kept for everyone.`);
-    } catch (error) {
-      tell((error as Error).message);
-    }
   };
   const canKeep = mayBuild && (best?.chose.length ?? 0) > 0;
   const first =
