@@ -107,7 +107,7 @@ export function Gauge({ figure, drawn, words }: { figure: Figure; drawn: Drawn; 
           const [top, bottom] = [at(to), at(from)];
           return (
             <rect
-              key={one.name}
+              key={i}
               x="72"
               y={top}
               width={one === zone ? 7 : 4}
