@@ -14,6 +14,7 @@ const Box = styled.div`
   flex-direction: column;
   justify-content: center;
   gap: 6px;
+  padding-bottom: 4px;
   color: var(--ink-2);
   font-size: 12.5px;
   line-height: 16px;
