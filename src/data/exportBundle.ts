@@ -37,12 +37,16 @@ const SELECTS: {
   releases: `SELECT r.name, p.name, r.starts_on::text, r.due_on::text, r.released_on::text FROM releases r LEFT JOIN projects p ON p.id = r.project_id ORDER BY r.id`,
   links: `SELECT a.key, l.link, b.key FROM links l JOIN items a ON a.id = l.from_id JOIN items b ON b.id = l.to_id ORDER BY l.id`,
   comments: `SELECT i.key, ${instantColumn("c.at")}, p.login, ${yesNo("c.internal")}, c.text, c.own_id FROM comments c JOIN items i ON i.id = c.item_id LEFT JOIN people p ON p.id = c.by_id ORDER BY c.id`,
-  time_entries: `SELECT i.key, j.name, p.login, e.worked_on::text, e.minutes, ${yesNo("e.billable")}, e.rate, e.own_id FROM time_entries e LEFT JOIN items i ON i.id = e.item_id LEFT JOIN projects j ON j.id = e.project_id LEFT JOIN people p ON p.id = e.person_id ORDER BY e.id`,
-  cost_entries: `SELECT p.name, c."on"::text, c.category, c.amount, c.note, c.own_id FROM cost_entries c JOIN projects p ON p.id = c.project_id ORDER BY c.id`,
-  planned_costs: `SELECT p.name, c.month, c.category, c.amount FROM planned_costs c JOIN projects p ON p.id = c.project_id ORDER BY c.id`,
-  billings: `SELECT p.name, b."on"::text, b.amount, b.own_id FROM billings b JOIN projects p ON p.id = b.project_id ORDER BY b.id`,
-  milestones: `SELECT p.name, m.name, m.due_on::text, m.reached_on::text FROM milestones m JOIN projects p ON p.id = m.project_id ORDER BY m.id`,
-  weekly_words: `SELECT p.name, q.login, w.week, w.health, w.done, w.next, w.worry FROM weekly_words w JOIN projects p ON p.id = w.project_id LEFT JOIN people q ON q.id = w.person_id ORDER BY w.id`,
+  time_entries: `SELECT i.key, j.name, p.login, e.worked_on::text, e.minutes, ${yesNo("e.billable")}, e.rate, e.own_id, ${instantColumn("e.booked_at")}, ${instantColumn("e.deleted_at")} FROM time_entries e LEFT JOIN items i ON i.id = e.item_id LEFT JOIN projects j ON j.id = e.project_id LEFT JOIN people p ON p.id = e.person_id ORDER BY e.id`,
+  cost_entries: `SELECT p.name, c."on"::text, c.category, c.amount, c.note, c.own_id, ${yesNo("c.billable")}, ${instantColumn("c.booked_at")}, ${instantColumn("c.deleted_at")} FROM cost_entries c JOIN projects p ON p.id = c.project_id ORDER BY c.id`,
+  planned_costs: `SELECT p.name, to_char(c.month, 'YYYY-MM'), c.category, c.amount, c.planned_on::text FROM planned_costs c JOIN projects p ON p.id = c.project_id ORDER BY c.id`,
+  billings: `SELECT p.name, b."on"::text, b.amount, b.own_id, ${instantColumn("b.booked_at")}, ${instantColumn("b.deleted_at")} FROM billings b JOIN projects p ON p.id = b.project_id ORDER BY b.id`,
+  budget_changes: `SELECT p.name, c."on"::text, c."from", c."to", c.note FROM budget_changes c JOIN projects p ON p.id = c.project_id ORDER BY c.id`,
+  capacities: `SELECT p.login, c."from"::text, c.minutes_a_day, c.working_days FROM capacities c JOIN people p ON p.id = c.person_id ORDER BY c.id`,
+  absences: `SELECT p.login, a."from"::text, a."to"::text, a.part FROM absences a JOIN people p ON p.id = a.person_id ORDER BY a.id`,
+  rates: `SELECT p.login, j.name, r."from"::text, r.rate, r.cost_rate FROM rates r JOIN people p ON p.id = r.person_id LEFT JOIN projects j ON j.id = r.project_id ORDER BY r.id`,
+  milestones: `SELECT p.name, m.name, m.due_on::text, m.reached_on::text, m.baseline_on::text FROM milestones m JOIN projects p ON p.id = m.project_id ORDER BY m.id`,
+  weekly_words: `SELECT p.name, q.login, w.week, w.health, w.done, w.next, w.worry, ${instantColumn("w.handed_in_at")} FROM weekly_words w JOIN projects p ON p.id = w.project_id LEFT JOIN people q ON q.id = w.person_id ORDER BY w.id`,
 };
 
 /** Writes the whole workspace as a bundle, all from one snapshot. @returns the files written */
@@ -120,7 +124,7 @@ async function writeAll(client: PoolClient, folder: string): Promise<string[]> {
 
 async function peopleRows(client: PoolClient): Promise<unknown[][]> {
   const { rows } = await client.query<unknown[]>({
-    text: `SELECT p.login, p.name, p.email, ARRAY(SELECT t.name FROM team_members m JOIN teams t ON t.id = m.team_id WHERE m.person_id = p.id ORDER BY m.position), p.role, ${yesNo("p.active")}, p.client, p.capacity_minutes_a_day FROM people p ORDER BY p.id`,
+    text: `SELECT p.login, p.name, p.email, ARRAY(SELECT t.name FROM team_members m JOIN teams t ON t.id = m.team_id WHERE m.person_id = p.id ORDER BY m.position), p.role, ${yesNo("p.active")}, p.client, p.capacity_minutes_a_day, p.working_days, p.joined_on::text, p.left_on::text FROM people p ORDER BY p.id`,
     rowMode: "array",
   });
   return rows.map((row) =>
@@ -130,7 +134,7 @@ async function peopleRows(client: PoolClient): Promise<unknown[][]> {
 
 async function projectRows(client: PoolClient): Promise<unknown[][]> {
   const { rows } = await client.query<unknown[]>({
-    text: `SELECT p.name, p.type, p.portfolio, p.client, q.login, p.starts_on::text, p.ends_on::text, p.budget, ARRAY(SELECT t.name FROM project_teams m JOIN teams t ON t.id = m.team_id WHERE m.project_id = p.id ORDER BY m.position) FROM projects p LEFT JOIN people q ON q.id = p.manager_id ORDER BY p.id`,
+    text: `SELECT p.name, p.type, p.portfolio, p.client, q.login, p.starts_on::text, p.ends_on::text, p.budget, ARRAY(SELECT t.name FROM project_teams m JOIN teams t ON t.id = m.team_id WHERE m.project_id = p.id ORDER BY m.position), p.started_on::text, p.finished_on::text, p.billing, p.price FROM projects p LEFT JOIN people q ON q.id = p.manager_id ORDER BY p.id`,
     rowMode: "array",
   });
   return rows.map((row) =>

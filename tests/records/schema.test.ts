@@ -5,8 +5,11 @@ import { dropDatabase, freshDatabase } from "../support/database";
 
 /** Records, their histories and the names in them are read by plans and written in bulk: they have no entities. */
 const BY_SQL = [
+  "absences",
   "assets",
   "billings",
+  "budget_changes",
+  "capacities",
   "comments",
   "cost_entries",
   "fields",
@@ -23,6 +26,7 @@ const BY_SQL = [
   "progress",
   "project_teams",
   "projects",
+  "rates",
   "releases",
   "sprints",
   "state_spans",

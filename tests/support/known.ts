@@ -22,4 +22,5 @@ export const knownBundle = (more: Partial<Record<RefType, string[]>> = {}): Know
     TYPES.map((type) => [type, new Set(more[type] ?? [])]),
   ) as unknown as Known["names"],
   customFields: [],
+  projects: new Map(),
 });

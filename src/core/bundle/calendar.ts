@@ -1,14 +1,5 @@
 import { WEEKDAYS, type Day, type WorkCalendar } from "../time";
-
-export const DEFAULT_SETTINGS: Readonly<Record<string, string>> = {
-  time_zone: "UTC",
-  week_starts: "Mon",
-  fiscal_year_starts: "1",
-  working_days: "Mon;Tue;Wed;Thu;Fri",
-  working_hours: "09:00-17:00",
-  locale: "en",
-  currency: "EUR",
-};
+import { DEFAULT_SETTINGS } from "./settings";
 
 const minutes = (clock: string): number =>
   Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3, 5));

@@ -1,4 +1,5 @@
 export * from "./calendar";
+export * from "./settings";
 export * from "./model";
 export * from "./cells";
 export * from "./customFields";
@@ -12,6 +13,7 @@ export {
   type ReadRow,
   type CustomColumn,
 } from "./readBundle";
+export type { BudgetChange, KnownProject } from "./projectRules";
 export {
   settleItem,
   sameValue,

@@ -2,6 +2,10 @@
 export type CellKind =
   | "text"
   | "number"
+  | LimitedNumber
+  | "billing"
+  | "weekdays"
+  | "week"
   | "day"
   | "instant"
   | "end"
@@ -14,6 +18,10 @@ export type CellKind =
   | "list"
   | { readonly ref: RefType }
   | { readonly refs: RefType };
+
+/** Numbers with borders: amounts in the currency's minor unit, rates, percents, minutes of a day, parts of one. */
+export type LimitedNumber =
+  "amount" | "cost" | "rate" | "percent" | "worked minutes" | "minutes a day" | "part";
 
 /** What cells name; each has a file of its own. */
 export type RefType =
@@ -107,7 +115,10 @@ export const TABLES = {
       of("role", "role"),
       of("active", "yesNo"),
       text("client"),
-      of("capacity_minutes_a_day", "number"),
+      of("capacity_minutes_a_day", "minutes a day"),
+      of("working_days", "weekdays"),
+      of("joined_on", "day"),
+      of("left_on", "day"),
     ],
   },
   services: {
@@ -134,8 +145,54 @@ export const TABLES = {
       ref("manager", "person"),
       of("starts_on", "day"),
       of("ends_on", "day"),
-      of("budget", "number"),
+      of("budget", "cost"),
       refs("teams", "team"),
+      of("started_on", "day"),
+      of("finished_on", "day"),
+      of("billing", "billing"),
+      of("price", "cost"),
+    ],
+  },
+  budget_changes: {
+    file: "budget_changes",
+    key: ["project", "on"],
+    columns: [
+      mustRef("project", "project"),
+      must("on", "day"),
+      of("from", "cost"),
+      of("to", "cost"),
+      text("note"),
+    ],
+  },
+  capacities: {
+    file: "capacities",
+    key: ["person", "from"],
+    columns: [
+      mustRef("person", "person"),
+      of("from", "day"),
+      of("minutes_a_day", "minutes a day"),
+      of("working_days", "weekdays"),
+    ],
+  },
+  absences: {
+    file: "absences",
+    key: [],
+    columns: [
+      mustRef("person", "person"),
+      must("from", "day"),
+      must("to", "day"),
+      of("part", "part"),
+    ],
+  },
+  rates: {
+    file: "rates",
+    key: ["person", "project", "from"],
+    columns: [
+      mustRef("person", "person"),
+      ref("project", "project"),
+      of("from", "day"),
+      of("rate", "rate"),
+      of("cost_rate", "rate"),
     ],
   },
   progress: {
@@ -144,8 +201,8 @@ export const TABLES = {
     columns: [
       mustRef("project", "project"),
       must("on", "day"),
-      of("planned_percent", "number"),
-      of("actual_percent", "number"),
+      of("planned_percent", "percent"),
+      of("actual_percent", "percent"),
     ],
   },
   sprints: {
@@ -246,10 +303,12 @@ export const TABLES = {
       ref("project", "project"),
       ref("person", "person"),
       must("on", "day"),
-      must("minutes", "number"),
+      must("minutes", "worked minutes"),
       of("billable", "yesNo"),
-      of("rate", "number"),
+      of("rate", "rate"),
       text("id"),
+      of("booked_at", "instant"),
+      of("deleted_at", "instant"),
     ],
   },
   cost_entries: {
@@ -259,19 +318,23 @@ export const TABLES = {
       mustRef("project", "project"),
       must("on", "day"),
       text("category"),
-      must("amount", "number"),
+      must("amount", "amount"),
       text("note"),
       text("id"),
+      of("billable", "yesNo"),
+      of("booked_at", "instant"),
+      of("deleted_at", "instant"),
     ],
   },
   planned_costs: {
     file: "planned_costs",
-    key: [],
+    key: ["project", "month", "category", "planned_on"],
     columns: [
       mustRef("project", "project"),
       must("month", "month"),
       text("category"),
-      must("amount", "number"),
+      must("amount", "cost"),
+      of("planned_on", "day"),
     ],
   },
   billings: {
@@ -280,8 +343,10 @@ export const TABLES = {
     columns: [
       mustRef("project", "project"),
       must("on", "day"),
-      must("amount", "number"),
+      must("amount", "amount"),
       text("id"),
+      of("booked_at", "instant"),
+      of("deleted_at", "instant"),
     ],
   },
   milestones: {
@@ -292,6 +357,7 @@ export const TABLES = {
       must("milestone"),
       of("due_on", "day"),
       of("reached_on", "day"),
+      of("baseline_on", "day"),
     ],
   },
   weekly_words: {
@@ -300,11 +366,12 @@ export const TABLES = {
     columns: [
       mustRef("project", "project"),
       ref("person", "person"),
-      must("week"),
+      must("week", "week"),
       text("health"),
       text("done"),
       text("next"),
       text("worry"),
+      of("handed_in_at", "instant"),
     ],
   },
 } as const satisfies Record<string, Table>;

@@ -1,8 +1,8 @@
 import { folded } from "../base";
-import { itemFields } from "../catalog";
-import { isZone, type WorkCalendar } from "../time";
+import { itemFields, readMoneyRules, type MoneyRules } from "../catalog";
+import type { WorkCalendar } from "../time";
 import { readCalendar } from "./calendar";
-import { readCell, type CellValue } from "./cells";
+import { decimalsOf, readCell, type CellValue } from "./cells";
 import { proposeType, readFieldType, type CustomType } from "./customFields";
 import {
   columnsOf,
@@ -16,6 +16,15 @@ import {
   type Table,
   type TableId,
 } from "./model";
+import {
+  bills,
+  wrongChanges,
+  wrongCost,
+  wrongProject,
+  wrongWord,
+  type KnownProject,
+} from "./projectRules";
+import { wrongSetting } from "./settings";
 
 /** A row that was read. `index` is its place in the file. */
 export interface ReadRow {
@@ -36,6 +45,7 @@ export interface Known {
   readonly holidays: readonly string[];
   readonly names: { readonly [T in RefType]: ReadonlySet<string> };
   readonly customFields: readonly CustomColumn[];
+  readonly projects: ReadonlyMap<string, KnownProject>;
 }
 
 /** A bundle whose every cell was read and every name looked up; histories are not settled yet. */
@@ -81,7 +91,13 @@ class Reader {
   private readonly rows: { [T in TableId]?: ReadRow[] } = {};
   private readonly names: { [T in RefType]: Set<string> };
   private readonly met = new Map<RefType, Set<string>>();
+  /** Names whose own rows were refused: whatever names them is refused with them. */
+  private readonly lost = new Map<RefType, Set<string>>();
   private calendar: WorkCalendar;
+  private rules: MoneyRules;
+  /** Decimals of the currency. */
+  private minorUnit: number;
+  private readonly projects: Map<string, KnownProject>;
   private customFields: CustomColumn[];
 
   constructor(
@@ -92,6 +108,9 @@ class Reader {
       Object.entries(known.names).map(([type, set]) => [type, new Set(set)]),
     ) as { [T in RefType]: Set<string> };
     this.calendar = readCalendar(known.settings, known.holidays);
+    this.rules = readMoneyRules(known.settings);
+    this.minorUnit = decimalsOf(this.rules.currency);
+    this.projects = new Map(known.projects);
     this.customFields = [...known.customFields];
   }
 
@@ -100,8 +119,13 @@ class Reader {
     for (const id of TABLE_IDS) {
       if (id === "items") this.findCustomColumns();
       const raw = this.raw[id];
-      if (raw) this.readTable(id, raw);
-      if (id === "holidays") this.settleCalendar();
+      if (raw) {
+        this.readTable(id, raw);
+        this.noteLost(id);
+      }
+      if (id === "holidays") this.settleSettings();
+      if (id === "projects") this.noteProjects();
+      if (id === "budget_changes") this.refuseWrongChanges();
     }
     const met = Object.fromEntries(
       (Object.keys(this.names) as RefType[]).map((type) => [type, [...(this.met.get(type) ?? [])]]),
@@ -126,7 +150,55 @@ class Reader {
     for (const row of raw.rows) if (row[column]) this.names[names].add(row[column]);
   }
 
-  private settleCalendar(): void {
+  /** Names that only refused rows brought. Items have reasons of their own, told when they are written. */
+  private noteLost(id: TableId): void {
+    const { names, key }: Table = TABLES[id];
+    const place = this.raw[id]!.columns.indexOf(key[0]);
+    if (!names || names === "item" || place < 0) return;
+    const read = new Set(this.rows[id]!.map(({ values }) => values[key[0]]));
+    const lost = this.raw[id]!.rows.map((row) => row[place]).filter(
+      (name) => name && !read.has(name) && !this.known.names[names].has(name),
+    );
+    this.lost.set(names, new Set(lost));
+  }
+
+  /** What the rows of projects.csv say of each, where it differs from what is known. */
+  private noteProjects(): void {
+    const text = (value: CellValue | undefined, kept: string | null | undefined) =>
+      value === undefined ? (kept ?? null) : (value as string | null);
+    for (const { values } of this.rows.projects ?? []) {
+      const kept = this.projects.get(values.project as string);
+      this.projects.set(values.project as string, {
+        client: text(values.client, kept?.client),
+        billing: text(values.billing, kept?.billing),
+        budget: text(values.budget, kept?.budget),
+        changes: kept?.changes ?? [],
+      });
+    }
+  }
+
+  private refuseWrongChanges(): void {
+    const rows = this.rows.budget_changes;
+    const raw = this.raw.budget_changes;
+    if (!rows || !raw) return;
+    const wrong = new Set<ReadRow>();
+    for (const project of new Set(rows.map(({ values }) => values.project as string))) {
+      const known = this.projects.get(project);
+      const brought = rows.filter(({ values }) => values.project === project);
+      for (const one of wrongChanges(brought, known?.changes ?? [], known?.budget ?? null)) {
+        wrong.add(one.row);
+        this.refused.push({
+          table: "budget_changes",
+          line: lineOf(raw, one.row.index),
+          ...one.wrong,
+          row: raw.rows[one.row.index],
+        });
+      }
+    }
+    this.rows.budget_changes = rows.filter((row) => !wrong.has(row));
+  }
+
+  private settleSettings(): void {
     const settings = { ...this.known.settings };
     for (const { values } of this.rows.workspace ?? [])
       settings[values.setting as string] = (values.value as string | null) ?? "";
@@ -134,6 +206,8 @@ class Reader {
       ...this.known.holidays,
       ...(this.rows.holidays ?? []).map((row) => row.values.date as string),
     ]);
+    this.rules = readMoneyRules(settings);
+    this.minorUnit = decimalsOf(this.rules.currency);
   }
 
   private readTable(id: TableId, raw: RawTable): void {
@@ -162,10 +236,10 @@ class Reader {
         if (!column) continue;
         const text = row[place] ?? "";
         if (text === "" && column.required) return refuse(column.name, `${column.name} is missing`);
-        const cell = readCell(text, column.kind, this.calendar.zone);
+        const cell = readCell(text, column.kind, this.calendar.zone, this.minorUnit);
         if ("reason" in cell) return refuse(raw.columns[place], cell.reason);
         const unknown = this.unknownName(column.kind, cell.value);
-        if (unknown !== null) return refuse(raw.columns[place], `"${unknown}" is not known`);
+        if (unknown !== null) return refuse(raw.columns[place], unknown);
         values[column.name] = cell.value;
       }
       const wrong = this.wrongTogether(id, values);
@@ -196,13 +270,14 @@ class Reader {
     return custom && { name: `custom:${custom.name}`, kind: customKind(custom) };
   }
 
-  /** @returns the name that nobody has; null when all are known, or taken as met */
+  /** @returns why a name cannot be taken; null when all are known, or taken as met */
   private unknownName(kind: CellKind, value: CellValue): string | null {
     if (typeof kind !== "object" || value === null) return null;
     const type = "ref" in kind ? kind.ref : kind.refs;
     for (const name of Array.isArray(value) ? (value as string[]) : [value as string]) {
+      if (this.lost.get(type)?.has(name)) return `"${name}" was refused`;
       if (this.names[type].has(name)) continue;
-      if (type === "item" || this.fileGiven(type)) return name;
+      if (type === "item" || this.fileGiven(type)) return `"${name}" is not known`;
       this.names[type].add(name);
       this.met.set(type, (this.met.get(type) ?? new Set()).add(name));
     }
@@ -221,6 +296,12 @@ class Reader {
       return wrongSetting(values.setting as string, values.value as string | null);
     if (id === "fields") return this.wrongField(values);
     if (id === "moves") return this.wrongMove(values);
+    if (id === "cost_entries") return wrongCost(values, this.rules);
+    if (id === "weekly_words") return wrongWord(values, this.rules);
+    if (id === "billings" && !bills(this.projects.get(values.project as string) ?? {}))
+      return { column: "project", reason: `"${String(values.project)}" does not bill` };
+    if (id === "absences" && values.to! < values.from!)
+      return { column: "to", reason: "to is before from" };
     if (id === "projects" || id === "sprints" || id === "releases") {
       const [from, to] =
         id === "projects"
@@ -231,6 +312,7 @@ class Reader {
       if (values[from] != null && values[to] != null && values[to]! < values[from]!)
         return { column: to, reason: `${to} is before ${from}` };
     }
+    if (id === "projects") return wrongProject(values);
     if (
       id === "items" &&
       values.deleted_at != null &&
@@ -265,7 +347,7 @@ class Reader {
       const cell = readCell((values[side] as string | null) ?? "", kind, this.calendar.zone);
       if ("reason" in cell) return { column: side, reason: cell.reason };
       const unknown = this.unknownName(kind, cell.value);
-      if (unknown !== null) return { column: side, reason: `"${unknown}" is not known` };
+      if (unknown !== null) return { column: side, reason: unknown };
       values[side] = cell.value;
     }
     return null;
@@ -313,31 +395,6 @@ function customKind(field: CustomColumn): CellKind {
       : field.type === "text" || field.type === "choice"
         ? "text"
         : "number";
-}
-
-function wrongSetting(
-  setting: string,
-  value: string | null,
-): { column: string; reason: string } | null {
-  const text = value ?? "";
-  const fits: Record<string, (v: string) => boolean> = {
-    time_zone: isZone,
-    week_starts: (v) => v === "Mon" || v === "Sun",
-    fiscal_year_starts: (v) => /^([1-9]|1[0-2])$/.test(v),
-    working_days: (v) =>
-      v
-        .split(";")
-        .every((day) => ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"].includes(day.trim())),
-    working_hours: (v) =>
-      /^([01]\d|2[0-3]):[0-5]\d-(([01]\d|2[0-3]):[0-5]\d|24:00)$/.test(v) &&
-      v.slice(0, 5) < v.slice(6),
-    locale: (v) => /^[a-z]{2,3}(-[A-Za-z0-9]+)*$/.test(v),
-    currency: (v) => v !== "",
-  };
-  if (!(setting in fits)) return { column: "setting", reason: `"${setting}" is not a setting` };
-  return fits[setting](text)
-    ? null
-    : { column: "value", reason: `"${text}" does not fit ${setting}` };
 }
 
 /** The columns that tell a row from the others of its file: its key, or the identity that it brings. */

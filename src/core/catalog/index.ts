@@ -1,5 +1,6 @@
 export * from "./field";
 export * from "./names";
+export * from "./moneyRules";
 export * from "./fieldTypes";
 export * from "./subjects";
 export * from "./thingFields";

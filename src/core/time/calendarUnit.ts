@@ -86,6 +86,10 @@ function weeksIn(year: number): number {
   return first === 4 || (first === 3 && parseDay(`${year}-02-29`)) ? 53 : 52;
 }
 
+/** Whether a text names a week, such as 2026-W47. */
+export const isWeek = (text: string): boolean =>
+  /^\d{4}-W\d\d$/.test(text) && !isFarAway(text) && unitNamed(text, text, 1).ok;
+
 /** The first and the last day of a named unit. */
 export function namedDays(name: string, calendar: CalendarUnits): [Day, Day] {
   const unitFrom = (start: Day, grain: BucketGrain): [Day, Day] => [

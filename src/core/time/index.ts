@@ -3,7 +3,7 @@ export * from "./day";
 export * from "./zone";
 export * from "./workCalendar";
 export * from "./grain";
-export { isMoment, UNIT_NAME } from "./calendarUnit";
+export { isMoment, isWeek, UNIT_NAME } from "./calendarUnit";
 export { AXIS_PERIODS, PERIOD_EXAMPLES } from "./periodProblem";
 export * from "./relativePeriod";
 export * from "./bucket";

@@ -6,6 +6,15 @@ import type { Counts } from "../repositories/dictionaries";
 import { notePresence } from "../repositories/histories";
 import type { Identities } from "../repositories/identities";
 
+/** When an entry was booked, and when it was taken back. */
+const LIFE = ["booked_at", "deleted_at"] as const;
+const life = (values: ReadRow["values"]) =>
+  Object.fromEntries(
+    LIFE.map((name) => [name, values[name] == null ? null : instantText(values[name] as Instant)]),
+  );
+const flag = (cell: CellValue | undefined): boolean | null =>
+  cell == null ? null : cell === "yes";
+
 /**
  * Writes what hangs on items and projects.
  * @param rowsOf the rows of a table; those are left out whose items, named in these columns, were refused
@@ -44,20 +53,21 @@ export async function writeDependents(
     person_id: id("person", values.person),
     worked_on: values.on,
     minutes: values.minutes,
-    billable: values.billable == null ? null : values.billable === "yes",
+    billable: flag(values.billable),
     rate: values.rate ?? null,
+    ...life(values),
   }));
   counts.time_entries = await writeEntries(
     client,
     "time_entries",
-    ["item_id", "project_id", "person_id", "worked_on", "minutes", "billable", "rate"],
+    ["item_id", "project_id", "person_id", "worked_on", "minutes", "billable", "rate", ...LIFE],
     entries,
   );
   const project = (values: ReadRow["values"]) => ({ project_id: id("project", values.project) });
   counts.cost_entries = await writeEntries(
     client,
     "cost_entries",
-    ["project_id", "on", "category", "amount", "note"],
+    ["project_id", "on", "category", "amount", "note", "billable", ...LIFE],
     rowsOf("cost_entries", []).map(({ values }) => ({
       own_id: values.id ?? null,
       ...project(values),
@@ -65,28 +75,31 @@ export async function writeDependents(
       category: values.category ?? null,
       amount: values.amount,
       note: values.note ?? null,
+      billable: flag(values.billable),
+      ...life(values),
     })),
   );
-  counts.planned_costs = await insertLacking(
+  counts.absences = await insertLacking(
     client,
-    "planned_costs",
-    ["project_id", "month", "category", "amount"],
-    rowsOf("planned_costs", []).map(({ values }) => ({
-      ...project(values),
-      month: values.month,
-      category: values.category ?? null,
-      amount: values.amount,
+    "absences",
+    ["person_id", "from", "to", "part"],
+    rowsOf("absences", []).map(({ values }) => ({
+      person_id: id("person", values.person),
+      from: values.from,
+      to: values.to,
+      part: values.part ?? null,
     })),
   );
   counts.billings = await writeEntries(
     client,
     "billings",
-    ["project_id", "on", "amount"],
+    ["project_id", "on", "amount", ...LIFE],
     rowsOf("billings", []).map(({ values }) => ({
       own_id: values.id ?? null,
       ...project(values),
       on: values.on,
       amount: values.amount,
+      ...life(values),
     })),
   );
   await noteWriters(client, comments, entries);

@@ -10,6 +10,7 @@ import { Migration20261201160000_tells } from "./Migration20261201160000_tells";
 import { Migration20261201180000_deliveries } from "./Migration20261201180000_deliveries";
 import { Migration20261201200000_tries } from "./Migration20261201200000_tries";
 import { Migration20261201220000_words } from "./Migration20261201220000_words";
+import { Migration20261202000000_money } from "./Migration20261202000000_money";
 
 /** Every migration, oldest first. */
 export const migrations = [
@@ -25,4 +26,5 @@ export const migrations = [
   { name: "Migration20261201180000_deliveries", class: Migration20261201180000_deliveries },
   { name: "Migration20261201200000_tries", class: Migration20261201200000_tries },
   { name: "Migration20261201220000_words", class: Migration20261201220000_words },
+  { name: "Migration20261202000000_money", class: Migration20261202000000_money },
 ];

@@ -1,5 +1,11 @@
 import type { PoolClient } from "pg";
-import type { ReadBundle, ReadRow, RefType, TableId } from "@/core/bundle";
+import {
+  decimalsOf,
+  type ReadBundle,
+  type ReadRow,
+  type RefType,
+  type TableId,
+} from "@/core/bundle";
 import type { Stage } from "@/core/catalog";
 import { instantText, type Instant } from "@/core/time";
 import { Identities } from "./identities";
@@ -146,6 +152,7 @@ export async function writeDictionaries(
     setting: v.setting,
     value: v.value ?? "",
   }));
+  await setMinorUnit(client);
   await write("holidays", "holidays", ["day"], (v) => ({ day: v.date, name: v.name ?? "" }));
   await write("statuses", "statuses", ["name"], (v, i) => ({
     name: v.status,
@@ -178,6 +185,9 @@ export async function writeDictionaries(
     active: v.active !== "no",
     client: v.client ?? null,
     capacity_minutes_a_day: v.capacity_minutes_a_day ?? null,
+    working_days: v.working_days ?? null,
+    joined_on: v.joined_on ?? null,
+    left_on: v.left_on ?? null,
   }));
   ids = await Identities.load(client, []);
   await writeMembers(client, rows("people"), ids);
@@ -202,9 +212,40 @@ export async function writeDictionaries(
     starts_on: v.starts_on ?? null,
     ends_on: v.ends_on ?? null,
     budget: v.budget ?? null,
+    started_on: v.started_on ?? null,
+    finished_on: v.finished_on ?? null,
+    billing: v.billing ?? null,
+    price: v.price ?? null,
   }));
   ids = await Identities.load(client, []);
   await writeProjectTeams(client, rows("projects"), ids);
+  await write("budget_changes", "budget_changes", ["project_id", "on"], (v) => ({
+    project_id: id("project", v.project),
+    on: v.on,
+    from: v.from ?? null,
+    to: v.to ?? null,
+    note: v.note ?? null,
+  }));
+  await write("capacities", "capacities", ["person_id", "from"], (v) => ({
+    person_id: id("person", v.person),
+    from: v.from ?? null,
+    minutes_a_day: v.minutes_a_day ?? null,
+    working_days: v.working_days ?? null,
+  }));
+  await write("rates", "rates", ["person_id", "project_id", "from"], (v) => ({
+    person_id: id("person", v.person),
+    project_id: id("project", v.project),
+    from: v.from ?? null,
+    rate: v.rate ?? null,
+    cost_rate: v.cost_rate ?? null,
+  }));
+  await write("planned_costs", "planned_costs", PLANNED_KEY, (v) => ({
+    project_id: id("project", v.project),
+    month: v.month,
+    category: v.category ?? null,
+    amount: v.amount,
+    planned_on: v.planned_on ?? null,
+  }));
   await write("progress", "progress", ["project_id", "on"], (v) => ({
     project_id: id("project", v.project),
     on: v.on,
@@ -231,6 +272,7 @@ export async function writeDictionaries(
     name: v.milestone,
     due_on: v.due_on ?? null,
     reached_on: v.reached_on ?? null,
+    baseline_on: v.baseline_on ?? null,
   }));
   await write("weekly_words", "weekly_words", ["project_id", "person_id", "week"], (v) => ({
     project_id: id("project", v.project),
@@ -240,6 +282,7 @@ export async function writeDictionaries(
     done: v.done ?? null,
     next: v.next ?? null,
     worry: v.worry ?? null,
+    handed_in_at: instant(v.handed_in_at),
   }));
   const fieldCounts = await upsert(
     client,
@@ -273,6 +316,20 @@ export async function writeDictionaries(
       none.rowCount! > 0 &&
       (before !== (await stages()).slice(0, before.length) || workedBefore !== (await working())),
   };
+}
+
+const PLANNED_KEY = ["project_id", "month", "category", "planned_on"];
+
+/** Money of entries is rounded to the minor unit of the currency; another one prices all of them anew. */
+async function setMinorUnit(client: PoolClient): Promise<void> {
+  const { rows } = await client.query<{ value: string }>(
+    "SELECT value FROM settings WHERE setting = 'currency'",
+  );
+  const changed = await client.query(
+    "UPDATE workspace SET minor_unit = $1 WHERE minor_unit <> $1",
+    [decimalsOf(rows[0]?.value ?? "EUR")],
+  );
+  if (changed.rowCount) await client.query("UPDATE time_entries SET item_id = item_id");
 }
 
 async function writeMembers(

@@ -1,5 +1,5 @@
 import type { PoolClient } from "pg";
-import { DEFAULT_SETTINGS, type Known, type RefType } from "@/core/bundle";
+import { DEFAULT_SETTINGS, type BudgetChange, type Known, type RefType } from "@/core/bundle";
 import type { CustomField } from "@/core/catalog";
 import type { TrackedField } from "@/core/history";
 
@@ -121,6 +121,18 @@ export async function loadKnown(client: PoolClient, items: readonly string[]): P
   const fields = await client.query<FieldRow>(
     "SELECT id, name, type, many, choices FROM fields ORDER BY position",
   );
+  const projects = await client.query<{
+    name: string;
+    client: string | null;
+    billing: string | null;
+    budget: string | null;
+    changes: BudgetChange[];
+  }>(
+    `SELECT p.name, p.client, p.billing, p.budget,
+            coalesce((SELECT json_agg(json_build_object('on', c."on", 'from', c."from"::text, 'to', c."to"::text) ORDER BY c."on")
+                        FROM budget_changes c WHERE c.project_id = p.id), '[]') AS changes
+       FROM projects p`,
+  );
   const names = {} as Record<RefType, Set<string>>;
   for (const type of Object.keys(NAMED) as RefType[]) {
     names[type] = new Set((await namesOf(client, type, items)).map((row) => row.name));
@@ -132,6 +144,7 @@ export async function loadKnown(client: PoolClient, items: readonly string[]): P
     },
     holidays: holidays.rows.map((row) => row.day),
     names,
+    projects: new Map(projects.rows.map(({ name, ...project }) => [name, project])),
     customFields: fields.rows.map(({ name, type, many, choices }) => ({
       name,
       type,
