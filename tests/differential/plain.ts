@@ -41,6 +41,7 @@ export function holds(
         (link) => link.link === condition.link && link.toIt === (condition.toIt ?? false),
       ) !== (condition.no ?? false)
     );
+  if (condition.kind === "owes") throw new Error("items owe no weekly words");
   const parts = condition.of.map((part) => holds(part, record, view, line));
   return condition.kind === "all" ? parts.every(Boolean) : parts.some(Boolean);
 }

@@ -112,6 +112,7 @@ export const sampleView = (given: Partial<Viewpoint> = {}): Viewpoint => ({
   ...sampleContext(),
   past: false,
   projects: null,
+  money: null,
   viewer: { person: 1, team: 1, teams: [1, 2], projects: [1] },
   ...given,
 });

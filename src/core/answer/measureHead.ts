@@ -29,7 +29,7 @@ export interface MeasureHead {
 }
 
 export function measureHead(
-  { measure, bottom }: Slot,
+  { measure, bottom, ofAll }: Slot,
   report: Pick<ReportBase, "subject"> & { readonly measures: readonly Measure[] },
   view: Viewpoint,
   index: number,
@@ -39,13 +39,14 @@ export function measureHead(
   const head = simpleHead(measure, report, view);
   const extra = {
     ...(named ? { words: named.name, means: named.means } : {}),
-    ...(measure.where || bottom !== undefined ? { hasOwnRecords: true as const } : {}),
+    ...(!ofAll && (measure.where || bottom !== undefined) ? { hasOwnRecords: true as const } : {}),
   };
   if (bottom === undefined || !measure.per) return { ...head, ...extra };
   const per = simpleHead(measure.per, report, view);
   const isOfOneUnit = head.unit === per.unit;
   const isOfOneKind =
     head.unit !== null ||
+    (isMoneyOf(measure, report, view) && isMoneyOf(measure.per, report, view)) ||
     (measure.measure === measure.per.measure &&
       JSON.stringify(measure.field) === JSON.stringify(measure.per.field));
   return {
@@ -53,11 +54,20 @@ export function measureHead(
     unit: isOfOneUnit ? null : head.unit,
     additive: false,
     isDate: false,
-    ...(isOfOneUnit && isOfOneKind ? { isRatio: true as const } : {}),
+    ...(isOfOneUnit && isOfOneKind && !named?.isIndex ? { isRatio: true as const } : {}),
     minutes: { top: minutesIn(head, view), bottom: minutesIn(per, view) },
     ...extra,
   };
 }
+
+const isMoneyOf = (
+  { field }: SimpleMeasure,
+  { subject }: Pick<ReportBase, "subject">,
+  { catalog }: Viewpoint,
+): boolean => {
+  const path = field && catalog.findPath(subject.id, field);
+  return path !== undefined && lastOf(path).type === "money";
+};
 
 /** The minutes in a unit; 1 for what is not told in one. */
 const minutesIn = ({ unit, working }: MeasureHead, view: Viewpoint): number =>

@@ -4,6 +4,8 @@ import type { Field, FieldPath } from "./field";
 import { Names, type Thing, type ThingLists } from "./names";
 import { itemFields, subjects, SUBJECT_IDS, type SubjectId } from "./subjects";
 import { timeInStatus } from "./derived";
+import { DEFAULT_MONEY_SETTINGS, readMoneyRules, type MoneyRules } from "./moneyRules";
+import { readyMeasures } from "./readyMeasures";
 import { thingFields } from "./thingFields";
 
 /** A field of the workspace's own, as fields.csv describes it. */
@@ -31,6 +33,8 @@ export interface NamedMeasure {
   readonly means: string;
   readonly subject: SubjectId;
   readonly measure: object;
+  /** A ratio that is told as a number: 0.87, and not 87 %. */
+  readonly isIndex?: true;
 }
 
 /** Everything that a catalog is made from: plain data, so that it can travel to the browser. */
@@ -41,6 +45,8 @@ export interface CatalogData {
   readonly measures?: readonly NamedMeasure[];
   /** How items can be linked. */
   readonly links?: readonly string[];
+  /** How projects are reckoned; where it is left out, as in a workspace without settings. */
+  readonly money?: MoneyRules;
 }
 
 export const LINKS: readonly string[] = ["holds up", "implements", "same as", "goes with"];
@@ -52,6 +58,8 @@ export interface ViewerWords {
   readonly teams: readonly number[];
   /** Projects the viewer manages or whose teams the viewer is in. */
   readonly projects: readonly number[];
+  /** Somebody of a client. */
+  readonly isClient?: boolean;
 }
 
 /** What a sentence means depends on these and on nothing else. */
@@ -76,6 +84,8 @@ export interface Subject {
 export class Catalog {
   readonly names: Names;
   private readonly items: readonly Field[];
+  /** What the weekly words of this workspace call how a project is. */
+  private readonly withHealth = new Map<readonly Field[], readonly Field[]>();
 
   constructor(readonly data: CatalogData) {
     this.names = new Names(data.lists);
@@ -86,12 +96,16 @@ export class Catalog {
     ];
   }
 
+  get money(): MoneyRules {
+    return this.data.money ?? readMoneyRules(DEFAULT_MONEY_SETTINGS);
+  }
+
   get filters(): readonly SavedFilter[] {
     return this.data.filters ?? [];
   }
 
   get measures(): readonly NamedMeasure[] {
-    return this.data.measures ?? [];
+    return [...(this.data.measures ?? []), ...readyMeasures];
   }
 
   get links(): readonly string[] {
@@ -107,13 +121,23 @@ export class Catalog {
   }
 
   fieldsOf(subject: SubjectId): readonly Field[] {
-    return subject === "items" ? this.items : subjects[subject].fields;
+    return subject === "items" ? this.items : this.inOwnWords(subjects[subject].fields);
   }
 
   /** The fields that can follow `'s` after a field. */
   reachedThrough(field: Field): readonly Field[] {
     if (!field.reaches) return [];
-    return field.reaches === "item" ? this.items : thingFields[field.reaches];
+    return field.reaches === "item" ? this.items : this.inOwnWords(thingFields[field.reaches]);
+  }
+
+  private inOwnWords(fields: readonly Field[]): readonly Field[] {
+    const known = this.withHealth.get(fields);
+    if (known) return known;
+    const own = fields.map((field) =>
+      field.id === "health" ? { ...field, choices: this.money.healthWords } : field,
+    );
+    this.withHealth.set(fields, own);
+    return own;
   }
 
   /** The path that a definition's ids name; undefined when a field is gone. */

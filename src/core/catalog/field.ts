@@ -46,6 +46,10 @@ export interface Field {
   /** Unit of a duration where none is said; durations are kept in minutes. */
   readonly unit?: Unit;
   readonly synonyms?: readonly string[];
+  /** It tells of the money of a project: a right of its own. */
+  readonly isMoney?: true;
+  /** A share, a gap or an index: it has an average, and no sum. */
+  readonly isShare?: true;
 }
 
 /** A field, or one reached through its owners: [assignee, team]. */

@@ -1,5 +1,6 @@
 import type { Field } from "./field";
 import type { ThingType } from "./names";
+import { projectFields } from "./projectFields";
 
 const column = (name: string) => ({ kind: "column", column: name }) as const;
 const text = (id: string, from = id): Field => ({
@@ -59,7 +60,7 @@ export const thingFields: { readonly [T in ThingType]: readonly Field[] } = {
     thing("manager", "person", "manager_id"),
     day("starts", "starts_on"),
     day("ends", "ends_on"),
-    { id: "budget", words: "budget", type: "money", source: column("budget") },
+    ...projectFields,
   ],
   sprint: [
     thing("team", "team", "team_id"),

@@ -26,6 +26,7 @@ const LEAVES = [
     no: z.literal(true).optional(),
   }),
   z.strictObject({ kind: z.literal("filter"), filter: z.int() }),
+  z.strictObject({ kind: z.literal("owes"), during: PeriodSchema }),
 ] as const;
 
 export const ConditionSchema: z.ZodType<Condition> = z.lazy(() =>

@@ -36,7 +36,13 @@ export interface InFilter {
   readonly filter: number;
 }
 
-export type Leaf = Test | Became | LinkTest | InFilter;
+/** A project that owes a weekly word for a week that begins in a period. */
+export interface Owes {
+  readonly kind: "owes";
+  readonly during: Period;
+}
+
+export type Leaf = Test | Became | LinkTest | InFilter | Owes;
 
 /** A tree of tests; `all` and `any` have at least two parts. */
 export type Condition =
@@ -69,7 +75,9 @@ export const valuesOf = (condition: Condition | undefined): readonly Value[] =>
             ...(leaf.from ? [leaf.from] : []),
             ...(leaf.during ? [{ kind: "period" as const, period: leaf.during }] : []),
           ]
-        : [],
+        : leaf.kind === "owes"
+          ? [{ kind: "period" as const, period: leaf.during }]
+          : [],
   );
 
 /** The parts that are joined by `and` at the top: what a reader takes for "the conditions". */

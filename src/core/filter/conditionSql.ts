@@ -3,8 +3,16 @@ import { Relation, type Viewpoint } from "../relation";
 import { invariant } from "../base";
 import { isDate, lastOf, typeOf, type Field, type FieldPath } from "../catalog";
 import { allOf, bind, identifier, joined, sql, type Fragment } from "../sql";
-import { endOfDay, instantText } from "../time";
-import { savedCondition, type Became, type Condition, type LinkTest, type Test } from "./condition";
+import { countedWords, workedInWeek } from "../projects/sql";
+import { addDays, endOfDay, instantText, localDay, weekdayOf } from "../time";
+import {
+  savedCondition,
+  type Became,
+  type Condition,
+  type LinkTest,
+  type Owes,
+  type Test,
+} from "./condition";
 import { inside } from "./match";
 import { operators } from "./operators";
 import { operatorSql } from "./operators/sql";
@@ -34,6 +42,8 @@ export function conditionSql(condition: Condition, relation: Relation, depth = 0
       return linkSql(condition, relation);
     case "filter":
       return filterSql(condition.filter, relation, depth);
+    case "owes":
+      return owesSql(condition, relation);
   }
 }
 
@@ -93,6 +103,20 @@ function splitAtItem(
   const id = relation.itemId([...path.slice(0, step + 1), inner[0]] as unknown as FieldPath);
   invariant(id, "the past is asked of items");
   return { id, inner: inner.map((field) => field.id) };
+}
+
+/** A week that is over, in which the project was under way on a working day, and nobody's word for it counts. */
+function owesSql({ during }: Owes, relation: Relation): Fragment {
+  const { view } = relation;
+  const { from, to } = stretchOf(during, view);
+  const today = localDay(view.now, view.calendar.zone);
+  const lastOver = addDays(today, -weekdayOf(today) - 6);
+  const first = addDays(from, (8 - weekdayOf(from)) % 7);
+  const last = to < lastOver ? to : lastOver;
+  const [a, b] = [first, last].map((day) => sql`${bind(day, "date")}::timestamp`);
+  return sql`EXISTS (SELECT 1 FROM generate_series(${a}, ${b}, interval '7 days') AS monday(at)
+    WHERE ${workedInWeek(sql`monday.at::date`, "r", view.calendar)}
+      AND NOT EXISTS (SELECT 1 FROM (${countedWords(view)}) w WHERE w.project_id = r.id AND w.begins = monday.at::date))`;
 }
 
 function becameSql(became: Became, relation: Relation): Fragment {

@@ -1,5 +1,6 @@
 import { type ReportKind } from "./registry";
 
+import type { Instant } from "../time";
 import type { RecordsAnswer } from "./recordColumns";
 import type { BridgeAnswer } from "./bridge/answer";
 import type { BurndownAnswer } from "./burndown/answer";
@@ -10,9 +11,14 @@ import type { LevelAnswer } from "./level/answer";
 import type { VelocityAnswer } from "./velocity/answer";
 
 /** What a report of each kind comes to. */
+/** The answer to who may see nothing of what it would tell. */
+export interface HiddenAnswer {
+  readonly kind: "hidden";
+  readonly asOf: Instant;
+}
 export type HistoryAnswer =
   LevelAnswer | CrossingsAnswer | BridgeAnswer | BurndownAnswer | VelocityAnswer;
-export type Answer = CountAnswer | RecordsAnswer | HistoryAnswer;
+export type Answer = CountAnswer | RecordsAnswer | HistoryAnswer | HiddenAnswer;
 /** That of one kind. */
 export type AnswerOf<K extends ReportKind> = K extends "list"
   ? RecordsAnswer

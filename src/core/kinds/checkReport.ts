@@ -109,6 +109,7 @@ class Check implements Visitor {
     if (leaf.kind === "test") this.test(leaf, path);
     else if (leaf.kind === "became") this.became(leaf, path);
     else if (leaf.kind === "link") this.link(leaf.link, path);
+    else if (leaf.kind === "owes") this.owes(path);
     else this.inFilter(leaf.filter, path);
   }
 
@@ -131,6 +132,10 @@ class Check implements Visitor {
     if (this.id !== "items") this.add("link", "only items are linked", path);
     else if (!this.context.catalog.links.includes(link))
       this.add("noLink", `no items are linked by "${link}"`, path);
+  }
+
+  private owes(path: string): void {
+    if (this.id !== "projects") this.add("owes", "only projects owe weekly words", path);
   }
 
   private inFilter(id: number, path: string): void {

@@ -6,6 +6,7 @@ import { subjectTests, tierKey, tierOf, tierValue, type Plan, type Tier } from "
 import { Relation, type Viewpoint } from "../relation";
 import { bind, compile, joined, sql } from "../sql";
 import type { Opened } from "./opened";
+import { withDays } from "./personDays";
 import { planIdentities } from "./planRecords";
 import type { Report } from "./registry";
 
@@ -74,7 +75,10 @@ function* failing(
   if (ids.length === 0) return [];
   const conditions: (Condition | null)[] = [null, ...topParts(report.where)];
   const counted = yield conditions.map((condition) => {
-    const relation = new Relation(report.subject.id, { ...view, deletedToo: true });
+    const relation = new Relation(report.subject.id, {
+      ...withDays(report, view),
+      deletedToo: true,
+    });
     const tests = condition ? [conditionSql(condition, relation)] : subjectTests(report, relation);
     const test = tests.length ? joined(tests, " AND ") : sql`TRUE`;
     return compile(
@@ -92,7 +96,7 @@ export function* planEmptied(report: Report, view: Viewpoint): Plan<readonly num
   const parts = topParts(report.where);
   if (parts.length === 0) return [];
   const counted = yield parts.map((_, without) => {
-    const relation = new Relation(report.subject.id, view);
+    const relation = new Relation(report.subject.id, withDays(report, view));
     const tests = [
       ...subjectTests(report, relation),
       ...parts.filter((_part, i) => i !== without).map((part) => conditionSql(part, relation)),
@@ -126,7 +130,7 @@ export function* planValueCounts(
     view,
     report.subject.id,
   );
-  const relation = new Relation(report.subject.id, { ...view, deletedToo: true });
+  const relation = new Relation(report.subject.id, { ...withDays(report, view), deletedToo: true });
   const key = tierKey(tier, tierValue(tier, relation), view);
   const [rows] = yield [
     compile(

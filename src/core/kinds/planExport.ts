@@ -78,7 +78,8 @@ function told(path: FieldPath, relation: Relation): Fragment {
       ? sql`CASE WHEN ${relation.value(path)} IS NOT NULL THEN ${name} END`
       : name;
   }
-  const value = relation.value(path);
+  const value = relation.shown(path);
+  if (field.isMoney && relation.view.money) return value;
   if (field.many)
     return field.type === "thing"
       ? sql`(SELECT string_agg(t.name, '; ' ORDER BY t.name) FROM people t WHERE t.id = ANY(${value}))`

@@ -3,6 +3,7 @@ import { Relation, type Viewpoint } from "../relation";
 import { bind, compile, EMPTY, joined, sql, type Fragment } from "../sql";
 import type { Opened } from "./opened";
 import { type RecordsAnswer, type RecordsAsk, pageOf } from "./recordColumns";
+import { withDays } from "./personDays";
 import { plannedOf } from "./plannedKinds";
 import type { Report } from "./registry";
 
@@ -79,7 +80,7 @@ export function* planRecords(
 }
 
 function onlyThese(report: Report, ids: readonly number[], view: Viewpoint): FoundRecords {
-  const relation = new Relation(report.subject.id, view);
+  const relation = new Relation(report.subject.id, withDays(report, view));
   const isOne = sql`${relation.id} = ANY(${bind(ids, "int[]")})`;
   return {
     relation,

@@ -14,6 +14,7 @@ import { conditionText, groupText, valueText } from "../sentence";
 import { compile, joined, sql } from "../sql";
 import { clockText, dayText, localDay, periodDatesText, resolvePeriod } from "../time";
 import type { Note } from "./definePlanned";
+import { withDays } from "./personDays";
 import { plannedOf } from "./plannedKinds";
 import { groupsOf, isHistory, kindOf, type Report } from "./registry";
 import { unknownThen } from "./unknownThen";
@@ -35,7 +36,8 @@ export interface Workings {
 }
 
 /** Counts what is left after each condition, in the order of the sentence. */
-export function* planWorkings(report: Report, view: Viewpoint, who: string): Plan<Workings> {
+export function* planWorkings(report: Report, asked: Viewpoint, who: string): Plan<Workings> {
+  const view = withDays(report, asked);
   const { catalog } = view;
   const subject = report.subject.id;
   const parts = topParts(report.where);

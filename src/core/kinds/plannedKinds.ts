@@ -4,6 +4,7 @@ import { burndownPlanned } from "./burndown/planned";
 import { countPlanned } from "./count/planned";
 import { crossingsPlanned } from "./crossings/planned";
 import type { Planned } from "./definePlanned";
+import { guarded } from "./guarded";
 import { levelPlanned } from "./level/planned";
 import { listPlanned } from "./list/planned";
 import type { Report, ReportKind, ReportOf } from "./registry";
@@ -21,4 +22,4 @@ const plannedKinds = {
 } as const satisfies { readonly [K in ReportKind]: Planned<ReportOf<K>, AnswerOf<K>> };
 
 export const plannedOf = (report: Report): Planned<Report, Answer> =>
-  plannedKinds[report.kind] as Planned<Report, Answer>;
+  guarded(plannedKinds[report.kind] as Planned<Report, Answer>);

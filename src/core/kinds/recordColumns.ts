@@ -69,7 +69,7 @@ export const defaultSorts = (report: Pick<ReportBase, "subject">): Sort[] => {
 };
 
 export function shownValue(path: FieldPath, relation: Relation): Fragment {
-  const value = relation.value(path);
+  const value = relation.shown(path);
   const field = lastOf(path);
   if (field.many) return sql`to_jsonb(${value})::text`;
   return field.type === "instant"

@@ -5,7 +5,7 @@ import type { ReportBase } from "../definition";
 import type { Viewpoint } from "../relation";
 import type { CountAnswer } from "./count/countAnswer";
 import type { Percentages } from "./count/percentages";
-import type { HistoryAnswer } from "./answers";
+import type { HiddenAnswer, HistoryAnswer } from "./answers";
 
 /** A record as a table shows it: each cell in words. */
 export interface ShownRecord {
@@ -74,7 +74,7 @@ export interface ShownList {
 }
 export interface ShownHistory {
   readonly kind: "history";
-  readonly answer: HistoryAnswer;
+  readonly answer: HistoryAnswer | HiddenAnswer;
   readonly figure: Figure | null;
   readonly says: readonly Said[];
   readonly asOf: string;

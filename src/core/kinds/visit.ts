@@ -82,7 +82,7 @@ function visitLeaf(leaf: Leaf, path: string, walk: Walk): void {
   const { visitor } = walk;
   visitor.leaf?.(leaf, path);
   if (leaf.kind === "filter") return visitFilter(leaf.filter, path, walk);
-  if (leaf.kind === "link") return;
+  if (leaf.kind === "link" || leaf.kind === "owes") return;
   visitor.field?.(leaf.field, path);
   const values = leaf.kind === "test" ? leaf.values : [leaf.to, ...(leaf.from ? [leaf.from] : [])];
   for (const value of values) visitor.value?.(value, leaf.field, path);

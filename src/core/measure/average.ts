@@ -1,4 +1,5 @@
 import { Exact } from "../base";
+import { typeOf } from "../catalog";
 import { defineMeasure } from "./defineMeasure";
 import { addParts } from "./merging";
 import { sum } from "./sum";
@@ -7,7 +8,7 @@ import { sum } from "./sum";
 export const average = defineMeasure({
   words: "average",
   needsField: true,
-  fits: sum.fits,
+  fits: (field) => typeOf(field).measured === true && !field.many,
   needs: sum.needs,
   additive: false,
   merge: addParts,

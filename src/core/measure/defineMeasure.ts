@@ -11,6 +11,8 @@ export interface MeasureKind {
   readonly needsField: boolean;
   readonly fits: (field: Field) => boolean;
   readonly needs: string;
+  /** Why a field that is of the right type does not fit all the same. */
+  readonly unfit?: (field: Field) => string | null;
   /** Its parts of a whole add up to the whole: it can have percentages. */
   readonly additive: boolean;
   /** The result is a number without the unit of its field. */

@@ -25,3 +25,4 @@ export type MeasureId = keyof typeof measures;
 export const MEASURE_IDS = Object.keys(measures) as [MeasureId, ...MeasureId[]];
 export type { MeasureKind, Parts } from "./defineMeasure";
 export { less } from "./merging";
+export { whyUnfit } from "./whyUnfit";

@@ -6,7 +6,9 @@ import { addParts } from "./merging";
 export const sum = defineMeasure({
   words: "sum of",
   needsField: true,
-  fits: (field) => typeOf(field).measured === true && !field.many,
+  fits: (field) => typeOf(field).measured === true && !field.many && !field.isShare,
+  unfit: ({ isShare, words }) =>
+    isShare ? `${words} is a share and does not add up; take its measure, or the average` : null,
   needs: "a number, money or a duration",
   additive: true,
   merge: addParts,

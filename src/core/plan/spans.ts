@@ -1,4 +1,4 @@
-import { derivedSql } from "../catalog/sql";
+import { derivedSql, type DerivedSql } from "../catalog/sql";
 
 import { Relation, type Viewpoint } from "../relation";
 import { bind, compile, sql, type Fragment, type Statement, identifier } from "../sql";
@@ -197,7 +197,9 @@ export function agedFrom(measure: SimpleMeasure | undefined, relation: Relation)
   const path = measure?.field && relation.view.catalog.findPath("items", measure.field);
   if (!path || path.length > 1) return null;
   const { source } = lastOf(path);
-  const runsFrom = source.kind === "derived" ? derivedSql[source.name].runsFrom : undefined;
+  const derived: DerivedSql | undefined =
+    source.kind === "derived" ? derivedSql[source.name] : undefined;
+  const runsFrom = derived?.runsFrom;
   if (!runsFrom) return null;
   const column = identifier(`s.${measure?.working ? runsFrom.working : runsFrom.clock}`);
   return sql`CASE WHEN s.is_open THEN ${column} END`;

@@ -1,7 +1,13 @@
 import type { Aggregate, Measured } from "./aggregate";
 import { Exact } from "../base";
-import { lastOf, type Catalog, type SubjectId } from "../catalog";
-import { plainMeasure, type Measure, type PlainMeasure, type SimpleMeasure } from "../definition";
+import { isReadyMeasure, lastOf, type Catalog, type SubjectId } from "../catalog";
+import {
+  isNamed,
+  plainMeasure,
+  type Measure,
+  type PlainMeasure,
+  type SimpleMeasure,
+} from "../definition";
 import { measures } from "../measure";
 
 /** Where the parts of a measure are among the terms of an aggregate: a ratio has two. */
@@ -9,12 +15,16 @@ export interface Slot {
   readonly measure: PlainMeasure;
   readonly top: number;
   readonly bottom?: number;
+  /** Its records are all of the group, whatever its own conditions leave out. */
+  readonly ofAll?: true;
 }
 
 /** The measures of a report taken apart: each term is measured once, each slot says how they come together. */
 export interface Terms {
   readonly terms: readonly SimpleMeasure[];
   readonly slots: readonly Slot[];
+  /** Groups are those of all records, also of such as no measure counts. */
+  readonly keepsAll?: true;
 }
 
 export function termsOf(list: readonly Measure[], catalog: Catalog): Terms {
@@ -30,10 +40,13 @@ export function termsOf(list: readonly Measure[], catalog: Catalog): Terms {
       measure: { ...top, ...(per ? { per } : {}) },
       top: add(top),
       ...(per ? { bottom: add(per) } : {}),
+      ...(isReady(given) ? { ofAll: true as const } : {}),
     };
   });
-  return { terms, slots };
+  return { terms, slots, ...(list.some(isReady) ? { keepsAll: true as const } : {}) };
 }
+
+const isReady = (given: Measure): boolean => isNamed(given) && isReadyMeasure(given.named);
 
 export interface MeasuredValue {
   /** Exact decimal text in the kept unit, or a date; null for empty. */
@@ -64,7 +77,7 @@ export function slotValue(
   const bottom = read(slot.bottom);
   const isNothing = top.value === null || bottom.value === null || new Exact(bottom.value).isZero();
   return {
-    ...bottom,
+    ...(slot.ofAll ? { records: row?.records ?? 0, empties: 0 } : bottom),
     value: isNothing ? null : new Exact(top.value!).div(bottom.value!).toFixed(),
   };
 }

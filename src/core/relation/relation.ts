@@ -9,7 +9,8 @@ import {
   type SubjectId,
   type ThingType,
 } from "../catalog";
-import { derivedSql, type DerivedRow } from "../catalog/sql";
+import { derivedSql, type DerivedRow, type SheetId } from "../catalog/sql";
+import { sheets, sources, type Books, type Days } from "../projects/sql";
 import { instantText, localDay, workClock } from "../time";
 import { allOf, bind, EMPTY, identifier, joined, sql, type Fragment } from "../sql";
 import type { Viewpoint } from "./viewpoint";
@@ -33,23 +34,30 @@ const TABLES: { readonly [T in ThingType | SubjectId]: string } = {
   assets: "assets",
   milestones: "milestones",
   weeklyWords: "weekly_words",
+  plannedCosts: "planned_costs",
+  billings: "billings",
+  personDays: "people",
 };
 
-/** What each subject begins with: the column of its project, and the day on which it happened, for those that have one. */
-const PLAIN: {
-  readonly [S in Exclude<SubjectId, "items" | "moves">]: {
-    readonly project?: string;
-    readonly day?: string;
-    readonly ofItem?: true;
-  };
-} = {
-  timeEntries: { project: "project_id", day: "worked_on", ofItem: true },
-  costEntries: { project: "project_id", day: "on" },
+/** What a subject begins with, where it has it: the column of its project, and the columns that tell when an entry was there. */
+interface Plain {
+  readonly project?: string;
+  readonly entry?: { readonly day: string; readonly gone: string };
+}
+const PLAIN: { readonly [S in Exclude<SubjectId, "items" | "moves">]: Plain } = {
+  timeEntries: { project: "charged_project_id", entry: { day: "worked_on", gone: "gone_at" } },
+  costEntries: { project: "project_id", entry: { day: "on", gone: "deleted_at" } },
+  plannedCosts: { project: "project_id" },
+  billings: { project: "project_id", entry: { day: "on", gone: "deleted_at" } },
+  personDays: {},
   projects: { project: "id" },
   assets: {},
   milestones: { project: "project_id" },
   weeklyWords: { project: "project_id" },
 };
+
+/** What stands in the place of money that is not the viewer's to see. */
+export const NOT_YOURS = "not yours to see";
 
 /** Things that a viewer may not know of; all others are known to everyone in the workspace. */
 const HIDEABLE: readonly ThingType[] = ["project", "sprint", "release"];
@@ -77,6 +85,8 @@ export class Relation {
   private readonly joins: Fragment[] = [];
   private readonly aliases = new Map<string, string>();
   private readonly guards: Fragment[] = [];
+  /** Aliases whose money was asked for. */
+  private readonly guarded = new Set<string>();
   /** Aliases of items and of the states that go with them. */
   private readonly states = new Map<string, string>();
   private hasItem = false;
@@ -109,9 +119,35 @@ export class Relation {
   }
 
   from(): Fragment {
-    const table =
-      this.over === "spans" ? sql`${this.spans} s` : sql`${identifier(TABLES[this.subject])} r`;
-    return joined([table, ...this.joins], " ");
+    return joined([this.table(), ...this.joins], " ");
+  }
+
+  private table(): Fragment {
+    if (this.over === "spans") return sql`${this.spans} s`;
+    const source = sources[this.subject];
+    return source ? sql`(${source(this.books)}) r` : sql`${identifier(TABLES[this.subject])} r`;
+  }
+
+  /** What figures of projects and of people's days are made from: entries with the rights of the viewer. */
+  private get books(): Books & { readonly days?: Days } {
+    const { catalog, calendar, now, days } = this.view;
+    const { deletedToo: _, compared: __, ...view } = this.view;
+    return {
+      now,
+      calendar,
+      money: catalog.money,
+      ...(days ? { days } : {}),
+      rows: (subject, fields) => {
+        const relation = new Relation(subject, { ...view, money: null });
+        const columns = fields.map((id, i) => {
+          const path = catalog.findPath(subject, [id]);
+          invariant(path, "the fields of the books are known");
+          return sql`${relation.value(path)} AS ${identifier(`c${i}`)}`;
+        });
+        const all = joined([sql`${relation.id} AS id`, ...columns], ", ");
+        return sql`SELECT ${all} FROM ${relation.from()} WHERE ${relation.guard()}`;
+      },
+    };
   }
 
   /** Whether the item is open that has the last field of a path: its status or its stage. */
@@ -135,6 +171,15 @@ export class Relation {
     return sql`${alias}.v`;
   }
 
+  /** The value for a cell of a list: money that is not the viewer's to see says so, and no record is left out for it. */
+  shown(path: FieldPath): Fragment {
+    const field = lastOf(path);
+    const value = this.source(this.ownerOf(path), field, false);
+    return field.isMoney && this.view.money
+      ? sql`CASE WHEN ${this.ownsMoney(this.ownerOf(path))} THEN ${value}::text ELSE ${bind(NOT_YOURS, "text")} END`
+      : this.value(path);
+  }
+
   /** Tests that always hold; call after every value has been asked for. */
   guard(): Fragment {
     return allOf(this.guards);
@@ -156,7 +201,24 @@ export class Relation {
 
   /** The same as kept: only for tests against values that the viewer named. */
   raw(path: FieldPath, working = false): Fragment {
-    return this.source(this.ownerOf(path), lastOf(path), working);
+    const owner = this.ownerOf(path);
+    if (lastOf(path).isMoney) this.guardMoney(owner);
+    return this.source(owner, lastOf(path), working);
+  }
+
+  /** What is measured, tested, grouped or sorted by money is of the rows whose money the viewer sees. */
+  private guardMoney(owner: string): void {
+    if (this.view.money === null || this.guarded.has(owner)) return;
+    this.guarded.add(owner);
+    this.guards.push(this.ownsMoney(owner));
+  }
+
+  /** Whether the money of a row is of a project whose money the viewer sees. */
+  private ownsMoney(alias: string): Fragment {
+    const isRecord = alias === "r" && this.subject !== "items" && this.subject !== "moves";
+    const column = isRecord ? PLAIN[this.subject as keyof typeof PLAIN].project : "id";
+    invariant(column, "money is of a project");
+    return sql`(${identifier(`${alias}.${column}`)} = ANY(${bind(this.view.money ?? [], "int[]")})) IS TRUE`;
   }
 
   /** The jsonb document or array column that has the index for a list or custom field; undefined where there is none. */
@@ -200,27 +262,40 @@ export class Relation {
     if (this.view.past) this.guards.push(sql`r.at <= ${this.now}`);
   }
 
-  private beginPlain({
-    project,
-    day,
-    ofItem,
-  }: {
-    readonly project?: string;
-    readonly day?: string;
-    readonly ofItem?: true;
-  }): void {
-    if (ofItem) {
-      this.joins.push(sql`LEFT JOIN items r_item ON r_item.id = r.item_id`);
-      this.aliases.set("item", "r_item");
+  private beginPlain({ project, entry }: Plain): void {
+    if (this.subject === "timeEntries") this.beginTime();
+    if (this.subject === "personDays" && this.view.viewer.isClient) this.guards.push(sql`FALSE`);
+    if (this.subject === "weeklyWords")
       this.guards.push(
-        sql`(r.item_id IS NULL OR (${allOf([this.mayBeSeen("r_item.project_id"), ...this.exists("r_item")])}))`,
+        sql`coalesce(r.handed_in_at, r.begins::timestamp AT TIME ZONE ${bind(this.view.calendar.zone, "text")}) <= ${this.now}`,
       );
-    }
     if (project) this.guards.push(this.mayBeSeen(`r.${project}`));
-    if (day && this.view.past)
-      this.guards.push(
-        sql`${identifier(`r.${day}`)} <= ${bind(localDay(this.view.now, this.view.calendar.zone), "date")}`,
-      );
+    if (entry && !this.view.deletedToo) this.guards.push(...this.wasBooked(entry));
+  }
+
+  /** A time entry asks for the rights of its item, too. As it stood, its item was there and had the project that it had then. */
+  private beginTime(): void {
+    this.guards.push(this.mayBeSeen("r.item_project_id"));
+    if (!this.view.past) return;
+    this.joins.push(sql`LEFT JOIN items r_item ON r_item.id = r.item_id`);
+    this.aliases.set("item", "r_item");
+    this.joinState("r_item", "LEFT JOIN");
+    if (!this.view.deletedToo)
+      this.guards.push(sql`(r.item_id IS NULL OR r_item.created_at <= ${this.now})`);
+  }
+
+  /** Entries that are there; as it stood, those booked by then, or where that is not known, dated until then. */
+  private wasBooked({ day, gone }: { readonly day: string; readonly gone: string }): Fragment[] {
+    const deleted = identifier(`r.${gone}`);
+    if (!this.view.past) return [sql`${deleted} IS NULL`];
+    return [
+      sql`(${deleted} IS NULL OR ${deleted} > ${this.now})`,
+      sql`CASE WHEN r.booked_at IS NULL THEN ${identifier(`r.${day}`)} <= ${this.today} ELSE r.booked_at <= ${this.now} END`,
+    ];
+  }
+
+  private get today(): Fragment {
+    return sql`${bind(localDay(this.view.now, this.view.calendar.zone), "date")}`;
   }
 
   /** Row rights: the project that the row is in now. */
@@ -377,7 +452,7 @@ export class Relation {
     const holder = () => this.holderOf(alias, field);
     const state = (column: string) => identifier(`${holder()}.${column}`);
     const own = (column: string) => identifier(`${this.ownColumn(alias)}.${column}`);
-    const { catalog, calendar, past, now } = this.view;
+    const { catalog, calendar, past } = this.view;
     return {
       state,
       own,
@@ -392,11 +467,30 @@ export class Relation {
         return { clock: state(isSpan ? "valid_from" : "state_from"), working: state("w_from") };
       },
       now: { clock: this.now, working: this.workedNow },
-      pastDay: past ? sql`${bind(localDay(now, calendar.zone), "date")}` : null,
+      today: this.today,
+      pastDay: past ? this.today : null,
+      get chargedProject() {
+        return past
+          ? sql`coalesce(${own("project_id")}, r_item_state.project_id)`
+          : own("charged_project_id");
+      },
+      sheet: (id, column) => identifier(`${this.sheet(alias, id)}.${column}`),
       catalog,
       calendar,
       moved: (column) => this.moved(column, alias),
     };
+  }
+
+  /** Joins a sheet of figures of projects to a project's row. @returns its alias */
+  private sheet(alias: string, id: SheetId): string {
+    const name = `${alias}_${id}`;
+    if (!this.aliases.has(name)) {
+      this.aliases.set(name, name);
+      this.joins.push(
+        sql`LEFT JOIN (${sheets[id](this.books)}) ${identifier(name)} ON ${identifier(name)}.project_id = ${identifier(`${this.ownColumn(alias)}.id`)}`,
+      );
+    }
+    return name;
   }
 
   private get workedNow(): Fragment {

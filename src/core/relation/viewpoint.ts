@@ -1,4 +1,5 @@
 import type { AskContext, ViewerWords } from "../catalog";
+import type { Days } from "../projects/sql";
 import type { Comparison, Instant } from "../time";
 
 /**
@@ -8,6 +9,10 @@ import type { Comparison, Instant } from "../time";
 export interface Viewpoint extends AskContext {
   readonly viewer: ViewerWords;
   readonly projects: readonly number[] | null;
+  /** Of which projects the viewer sees the money; null: of all that they see, and of what is of no project. */
+  readonly money: readonly number[] | null;
+  /** Which days a report of people's days asks for. */
+  readonly days?: Days;
   readonly past: boolean;
   /** When periods are resolved, where that is not `now`: a test of an earlier state asks for its dates today. */
   readonly asked?: Instant;

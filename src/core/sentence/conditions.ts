@@ -106,6 +106,8 @@ function parseTest(cursor: Cursor, context: AskContext, subject: SubjectId): Con
     );
     if (state) return cursor.mark({ kind: "all", of: [...state.means, STATUS_IS_OPEN] }, start);
   }
+  if (subject === "projects" && cursor.phrase("owes a weekly word for", "keyword"))
+    return cursor.mark({ kind: "owes", during: parsePeriodHere(cursor, context) }, start);
   const path = parsePath(cursor, catalog, subject);
   const field = path.map((step) => step.id);
   if (isMoved(path, subject) && cursor.phrase("became", "operator"))

@@ -1,14 +1,6 @@
-import {
-  isDate,
-  kindWords,
-  lastOf,
-  pathIds,
-  pathWords,
-  type AskContext,
-  type SubjectId,
-} from "../catalog";
+import { isDate, lastOf, pathIds, pathWords, type AskContext, type SubjectId } from "../catalog";
 import type { Measure, PlainMeasure, SimpleMeasure } from "../definition";
-import { measures, MEASURE_IDS } from "../measure";
+import { measures, MEASURE_IDS, whyUnfit } from "../measure";
 import { parseCondition } from "./conditions";
 import type { Cursor } from "./cursor";
 import { parsePath } from "./fields";
@@ -92,16 +84,8 @@ function parseMeasured(
   const at = cursor.at;
   const path = parsePath(cursor, context.catalog, subject);
   const field = lastOf(path);
-  if (!measures[measure].fits(field)) {
-    cursor.stop(
-      {
-        code: "sentence.measure",
-        message: `${pathWords(path)} is ${kindWords(field)}; ${measures[measure].words.replace(" of", "")} needs ${measures[measure].needs}`,
-      },
-      at,
-      cursor.at,
-    );
-  }
+  const why = whyUnfit(measures[measure], field, pathWords(path));
+  if (why) cursor.stop({ code: "sentence.measure", message: why }, at, cursor.at);
   if (field.type !== "duration" || !cursor.phrase("in", "keyword", "in"))
     return { field: pathIds(path) };
   const unit = parseUnit(cursor, field);

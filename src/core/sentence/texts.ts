@@ -108,6 +108,8 @@ export function leafText(leaf: Leaf, catalog: Catalog, subject: SubjectId): stri
       return `${leaf.no ? "no " : ""}link ${/^[\p{L}]+( [\p{L}]+)*$/u.test(leaf.link) ? leaf.link : nameText(leaf.link)}${leaf.toIt ? " to it" : ""}`;
     case "filter":
       return `in filter ${nameText(catalog.findFilter(leaf.filter)?.name ?? UNKNOWN)}`;
+    case "owes":
+      return `owes a weekly word for ${periodText(leaf.during)}`;
   }
 }
 

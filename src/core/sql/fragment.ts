@@ -31,6 +31,7 @@ export type SqlType =
   | "timestamptz"
   | "timestamptz[]"
   | "date"
+  | "date[]"
   | "jsonb"
   | "bigint[]";
 

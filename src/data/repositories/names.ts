@@ -4,6 +4,7 @@ import { compareTexts } from "@/core/base";
 import {
   byLabel,
   LINKS,
+  readMoneyRules,
   type CatalogData,
   type CustomField,
   type NamedMeasure,
@@ -30,6 +31,8 @@ export interface Viewer extends ViewerWords {
   readonly visible: readonly number[] | null;
   /** Somebody of a client: reads, and changes no item. */
   readonly isClient: boolean;
+  /** The projects that they manage. */
+  readonly manages: readonly number[];
 }
 
 /** @returns null when nobody active has this identity */
@@ -43,13 +46,15 @@ export async function loadViewer(em: EntityManager, person: number): Promise<Vie
       teams: number[];
       visible: number[];
       mine: number[];
+      manages: number[];
       is_client: boolean;
     }>(
       `WITH me AS (SELECT * FROM people WHERE id = $1 AND active),
           t AS (SELECT coalesce(array_agg(team_id ORDER BY position), '{}') AS teams FROM team_members WHERE person_id = $1)
      SELECT me.login, me.name, me.role, me.team_id, me.client IS NOT NULL AS is_client, t.teams,
        ARRAY(SELECT p.id FROM projects p WHERE p.manager_id = $1 OR NOT EXISTS (SELECT 1 FROM project_teams x WHERE x.project_id = p.id) OR EXISTS (SELECT 1 FROM project_teams x WHERE x.project_id = p.id AND x.team_id = ANY(t.teams)) ORDER BY p.id) AS visible,
-       ARRAY(SELECT p.id FROM projects p WHERE p.manager_id = $1 OR EXISTS (SELECT 1 FROM project_teams x WHERE x.project_id = p.id AND x.team_id = ANY(t.teams)) ORDER BY p.id) AS mine
+       ARRAY(SELECT p.id FROM projects p WHERE p.manager_id = $1 OR EXISTS (SELECT 1 FROM project_teams x WHERE x.project_id = p.id AND x.team_id = ANY(t.teams)) ORDER BY p.id) AS mine,
+       ARRAY(SELECT p.id FROM projects p WHERE p.manager_id = $1 ORDER BY p.id) AS manages
      FROM me, t`,
       [person],
     ),
@@ -67,6 +72,7 @@ export async function loadViewer(em: EntityManager, person: number): Promise<Vie
     projects: visible ? row.mine.filter((id) => visible.includes(id)) : row.mine,
     visible,
     isClient: row.is_client,
+    manages: row.manages,
   };
 }
 
@@ -122,7 +128,8 @@ export const loadKnown = (
 }> =>
   withConnection(em, async (client) => {
     const { calendar, settings } = await loadCalendar(client);
-    return { data: await loadCatalogData(client, viewer, calendar.locale), calendar, settings };
+    const data = await loadCatalogData(client, viewer, calendar.locale);
+    return { data: { ...data, money: readMoneyRules(settings) }, calendar, settings };
   });
 
 /** Everything with a name that a viewer may know of, each list in its natural order. */

@@ -55,6 +55,7 @@ export async function deskOf(
     past: asOf !== undefined || isAhead,
     viewer,
     projects: viewer.visible,
+    money: known.catalog.money.seenBy.includes(viewer.role) ? null : viewer.manages,
     meanings: MEANINGS,
   };
   return { viewer, workspace, view, data: known.data, settings: known.settings };

@@ -61,6 +61,7 @@ function contradictionOf(report: Report, context: AskContext): string | null {
     ...context,
     viewer: { person: 0, team: null, teams: [], projects: [] },
     projects: null,
+    money: null,
     past: false,
   });
   return (

@@ -9,6 +9,19 @@ export interface Moment {
   readonly working: Fragment;
 }
 
+/** Figures of projects that are worked out for all of them at once, and joined by the project (core/projects/sheets.sql.ts). */
+export type SheetId =
+  | "terms"
+  | "progress"
+  | "spending"
+  | "statuscost"
+  | "earning"
+  | "billed"
+  | "plan"
+  | "projection"
+  | "words"
+  | "silence";
+
 /** The row that a derived field is worked out for. */
 export interface DerivedRow {
   /** A column of the state that the item is in, or was in at the instant of asking. */
@@ -23,6 +36,12 @@ export interface DerivedRow {
   readonly pastDay: Fragment | null;
   readonly catalog: Catalog;
   readonly calendar: WorkCalendar;
+  /** The local day of now. */
+  readonly today: Fragment;
+  /** A column of a sheet, of the project that the row is. */
+  sheet(id: SheetId, column: string): Fragment;
+  /** Of a time entry the project that it is charged to: its own, or else that of its item, as it stood. */
+  readonly chargedProject: Fragment;
   /** A moved value by its name. */
   moved(column: "from_value" | "to_value"): Fragment;
 }

@@ -19,6 +19,9 @@ import { slaResponse } from "./slaResponse.sql";
 import { stage } from "./stage.sql";
 import { started } from "./started.sql";
 import { timeInStatus } from "./timeInStatus.sql";
+import { milestoneSql } from "./milestone.sql";
+import { projectSql } from "./project.sql";
+import { timeEntrySql } from "./timeEntry.sql";
 import { timeSpent } from "./timeSpent.sql";
 import type { DerivedSql } from "./defineDerived";
 
@@ -46,5 +49,8 @@ export const derivedSql = {
   lastChanged,
   oldValue,
   newValue,
+  ...timeEntrySql,
+  ...projectSql,
+  ...milestoneSql,
 } as const satisfies Record<string, DerivedSql>;
 export type DerivedId = keyof typeof derivedSql;

@@ -5,6 +5,7 @@ import { duration } from "./duration";
 import { instant } from "./instant";
 import { money } from "./money";
 import { number } from "./number";
+import { percent } from "./percent";
 import { text } from "./text";
 import { thing } from "./thing";
 import { yesNo } from "./yesNo";
@@ -15,6 +16,7 @@ export const fieldTypes = {
   choice,
   number,
   money,
+  percent,
   duration,
   date,
   instant,

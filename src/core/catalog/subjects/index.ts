@@ -1,9 +1,12 @@
 import { assets } from "./assets";
+import { billings } from "./billings";
 import { costEntries } from "./costEntries";
 import type { SubjectKind } from "./defineSubject";
 import { items } from "./items";
 import { milestones } from "./milestones";
 import { moves } from "./moves";
+import { personDays } from "./personDays";
+import { plannedCosts } from "./plannedCosts";
 import { projects } from "./projects";
 import { timeEntries } from "./timeEntries";
 import { weeklyWords } from "./weeklyWords";
@@ -14,6 +17,9 @@ export const subjects = {
   moves,
   timeEntries,
   costEntries,
+  plannedCosts,
+  billings,
+  personDays,
   projects,
   assets,
   milestones,

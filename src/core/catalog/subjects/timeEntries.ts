@@ -1,4 +1,5 @@
-import { defineSubject } from "./defineSubject";
+import { defineDerived } from "../derived/defineDerived";
+import { column, defineSubject, thingField } from "./defineSubject";
 
 /** Work that somebody booked on an item or a project. */
 export const timeEntries = defineSubject({
@@ -14,43 +15,32 @@ export const timeEntries = defineSubject({
       reaches: "item",
       source: { kind: "itemKey", column: "item_id" },
     },
-    {
+    defineDerived("chargedProject", {
       id: "project",
       words: "project",
       type: "thing",
       thing: "project",
       reaches: "project",
-      source: { kind: "column", column: "project_id" },
-    },
-    {
-      id: "person",
-      words: "person",
-      type: "thing",
-      thing: "person",
-      reaches: "person",
-      source: { kind: "column", column: "person_id" },
-    },
+    }),
+    thingField("person", "person", "person_id"),
     {
       id: "minutes",
       words: "minutes",
       type: "duration",
       unit: "minutes",
-      source: { kind: "column", column: "minutes" },
+      source: column("minutes"),
     },
-    {
-      id: "billable",
-      words: "billable",
-      type: "yesNo",
-      source: { kind: "column", column: "billable" },
-    },
-    { id: "rate", words: "rate", type: "money", source: { kind: "column", column: "rate" } },
-    {
-      id: "worked on",
-      words: "worked on",
-      type: "date",
-      source: { kind: "column", column: "worked_on" },
-    },
+    { id: "billable", words: "billable", type: "yesNo", source: column("billable") },
+    defineDerived("chargedRate", { id: "rate", words: "rate", type: "money", isMoney: true }),
+    { id: "worked on", words: "worked on", type: "date", source: column("worked_on") },
+    defineDerived("billableValue", {
+      id: "billable value",
+      words: "billable value",
+      type: "money",
+      isMoney: true,
+    }),
+    defineDerived("timeCost", { id: "cost", words: "cost", type: "money", isMoney: true }),
   ],
   showing: ["item", "project", "person", "worked on", "minutes", "billable"],
-  sorted: { field: "worked on", descending: true },
+  sorted: { field: "worked on", descending: false },
 });

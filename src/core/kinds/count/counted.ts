@@ -91,7 +91,7 @@ export function countedRows(
     terms.map((term) => term.where && conditionSql(term.where, relation));
   const own = wheresOf(options.terms);
   const counting = options.counting ? wheresOf(options.counting) : own;
-  if (counting.length && counting.every(Boolean))
+  if (counting.length && counting.every(Boolean) && !grouping.keepsAll)
     tests.push(sql`(${joined(counting as Fragment[], " OR ")})`);
   options.terms.forEach((term, index) => {
     const isOwn = own[index];

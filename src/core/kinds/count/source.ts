@@ -50,6 +50,7 @@ export function partTests(grouping: Grouping, opened: Opened, relation: Relation
 /** What a measure asks of records beside the report: nothing, where one of its terms counts all. Without a measure: what any of them asks. */
 function ownCondition({ slots, terms }: Grouping, measure: number | undefined) {
   const asked = measure === undefined ? slots : slots.slice(measure, measure + 1);
+  if (asked.some(({ ofAll }) => ofAll)) return undefined;
   const wheres = asked.flatMap(({ top, bottom }) => [
     terms[top].where,
     ...(bottom === undefined ? [] : [terms[bottom].where]),

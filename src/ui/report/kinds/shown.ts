@@ -115,10 +115,17 @@ const shownKinds = {
       }),
   },
   velocity: { ...WHOLE, tellsInTile: true, measureWords: subjectWords },
-} as const satisfies { readonly [K in ReportKind]: ShownKind<ReportOf<K>, AnswerOf<K>> };
+  /** An answer, of whatever kind of report, to who may see none of it. */
+  hidden: { ...WHOLE, measureWords: () => "" },
+} as const satisfies { readonly [K in ReportKind]: ShownKind<ReportOf<K>, AnswerOf<K>> } & {
+  readonly hidden: ShownKind<Report, Answer>;
+};
 
-export const shownKindOf = ({ kind }: Pick<Report, "kind">): ShownKind<Report, Answer> =>
-  shownKinds[kind] as unknown as ShownKind<Report, Answer>;
+export const shownKindOf = ({
+  kind,
+}: {
+  readonly kind: keyof typeof shownKinds;
+}): ShownKind<Report, Answer> => shownKinds[kind] as unknown as ShownKind<Report, Answer>;
 
 /** Whether a picture on a tile needs its sentence beside it. */
 export const tellsInTile = (report: Report): boolean => shownKindOf(report).tellsInTile === true;

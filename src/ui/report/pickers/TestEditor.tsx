@@ -9,6 +9,7 @@ import { Button, Checkbox, Choose, type Option } from "../../kit";
 import { fieldOptions } from "./fields";
 import { Foot } from "./parts";
 import { LinkEditor } from "./LinkEditor";
+import { OwesEditor } from "./OwesEditor";
 import { FieldEditor } from "./FieldEditor";
 
 export interface EditorProps {
@@ -29,6 +30,7 @@ export interface EditorProps {
 type Begin =
   | { readonly kind: "field"; readonly ids: readonly string[] }
   | { readonly kind: "link" }
+  | { readonly kind: "owes" }
   | { readonly kind: "filter"; readonly id: number };
 
 const sameBegin = (a: Begin, b: Begin): boolean => JSON.stringify(a) === JSON.stringify(b);
@@ -67,12 +69,24 @@ export function TestEditor(props: EditorProps) {
             },
           ]
         : []),
+      ...(subject === "projects"
+        ? [
+            {
+              value: { kind: "owes" as const },
+              label: "owes a weekly word",
+              about: "for weeks that are over",
+              group: "Weekly words",
+            },
+          ]
+        : []),
     ];
     const begin = (chosen: Begin) => {
       if (chosen.kind === "filter") {
         onLeaf({ kind: "filter", filter: chosen.id });
         onDone();
       } else if (chosen.kind === "link") setDraft({ kind: "link", link: catalog.links[0] });
+      else if (chosen.kind === "owes")
+        setDraft({ kind: "owes", during: { kind: "unit", which: "last", unit: "week" } });
       else {
         const field = lastOf(catalog.findPath(subject, chosen.ids)!);
         setDraft({
@@ -112,6 +126,8 @@ export function TestEditor(props: EditorProps) {
     <>
       {draft.kind === "link" ? (
         <LinkEditor context={context} leaf={draft} onSet={set} />
+      ) : draft.kind === "owes" ? (
+        <OwesEditor context={context} leaf={draft} onSet={set} />
       ) : draft.kind === "filter" ? (
         <p style={{ padding: "14px 16px", maxWidth: 380, font: "400 17px/24px var(--serif)" }}>
           {leafText(draft, context.catalog, subject)}

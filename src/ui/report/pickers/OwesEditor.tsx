@@ -1,0 +1,24 @@
+"use client";
+import type { AskContext } from "@/core/catalog";
+import type { Leaf, Owes } from "@/core/filter";
+import { PeriodField } from "./PeriodField";
+
+/** For which weeks a project owes a weekly word. */
+export function OwesEditor({
+  context,
+  leaf,
+  onSet,
+}: {
+  context: AskContext;
+  leaf: Owes;
+  onSet: (leaf: Leaf) => void;
+}) {
+  return (
+    <PeriodField
+      context={context}
+      label="For the weeks that begin in"
+      period={leaf.during}
+      onPeriod={(during) => during && onSet({ kind: "owes", during })}
+    />
+  );
+}
