@@ -100,8 +100,29 @@ async function told({ sentence, viewer, now, expected }: MoneyCase): Promise<Tol
     };
   }
   if (report.kind === "count") return { ...countTold(body, expected), ...more };
-  return Object.fromEntries(Object.keys(expected).map((key) => [key, body[key]]));
+  return { ...(report.kind === "sCurve" ? curveTold(body) : budgetTold(body)), ...more };
 }
+
+const snake = (key: string): string =>
+  key.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
+const snaked = (told: Told): Told =>
+  Object.fromEntries(Object.entries(told).map(([key, value]) => [snake(key), value]));
+
+const curveTold = ({ projects, rows }: Told): Told => ({
+  projects,
+  buckets: (rows as { bucket: Told }[]).map(({ bucket, ...values }) => ({
+    from: bucket.from,
+    to: bucket.to,
+    so_far: bucket.soFar,
+    ...snaked(values),
+  })),
+});
+
+const budgetTold = ({ steps, leftOut, projects: _, ...account }: Told): Told => ({
+  ...snaked(account),
+  steps: (steps as unknown[]).length,
+  left_out: (leftOut as unknown[]).length,
+});
 
 const isNumber = (one: unknown): boolean =>
   typeof one === "number" || (typeof one === "string" && /^-?\d+(\.\d+)?$/.test(one));

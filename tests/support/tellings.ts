@@ -7,6 +7,8 @@ import {
   crossingsTelling,
   levelTelling,
   velocityTelling,
+  budgetTelling,
+  sCurveTelling,
 } from "@/core/kinds/planned";
 import type { Speaking } from "@/core/kinds/speaking";
 import type { WorkCalendar } from "@/core/time";
@@ -17,6 +19,8 @@ const tellings = {
   bridge: bridgeTelling,
   burndown: burndownTelling,
   velocity: velocityTelling,
+  budget: budgetTelling,
+  sCurve: sCurveTelling,
 };
 
 /** How sentences speak of some records, by the word for several of them. */

@@ -45,6 +45,8 @@ export interface Series {
   readonly label: string;
   readonly color: Color;
   readonly total: string;
+  /** How its line is drawn, where that means something: a plan is dashed, what is still to come is dotted. */
+  readonly line?: "solid" | "dashed" | "dotted";
 }
 
 /** A line that stands beside the series; on an axis of its own where its size is another. */

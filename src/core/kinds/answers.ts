@@ -3,6 +3,8 @@ import { type ReportKind } from "./registry";
 import type { Instant } from "../time";
 import type { RecordsAnswer } from "./recordColumns";
 import type { BridgeAnswer } from "./bridge/answer";
+import type { BudgetAnswer } from "./budget/answer";
+import type { SCurveAnswer } from "./sCurve/answer";
 import type { BurndownAnswer } from "./burndown/answer";
 import type { CountAnswer } from "./count/countAnswer";
 import type { CrossingsAnswer } from "./crossings/answer";
@@ -17,7 +19,13 @@ export interface HiddenAnswer {
   readonly asOf: Instant;
 }
 export type HistoryAnswer =
-  LevelAnswer | CrossingsAnswer | BridgeAnswer | BurndownAnswer | VelocityAnswer;
+  | LevelAnswer
+  | CrossingsAnswer
+  | BridgeAnswer
+  | BudgetAnswer
+  | BurndownAnswer
+  | VelocityAnswer
+  | SCurveAnswer;
 export type Answer = CountAnswer | RecordsAnswer | HistoryAnswer | HiddenAnswer;
 /** That of one kind. */
 export type AnswerOf<K extends ReportKind> = K extends "list"

@@ -33,6 +33,7 @@ const ABOUT: Readonly<Record<Area, string>> = {
   unit: "unit",
   team: "team",
   last: "how many sprints",
+  curve: "what grows",
 };
 
 /** In which clauses two reports differ, in the order of the sentence. */

@@ -2,10 +2,11 @@ import { planned, type Plan } from "../plan";
 import { NOT_YOURS, type Viewpoint } from "../relation";
 import type { Answer, HiddenAnswer } from "./answers";
 import type { Planned } from "./definePlanned";
+import { hiddenShown } from "./hidden";
 import { moneySight } from "./moneyUse";
 import { withDays } from "./personDays";
 import type { Report } from "./registry";
-import { asOfWords, type Shown } from "./shown";
+import type { Shown } from "./shown";
 
 /**
  * What is planned for a report, with the right to its money before it: who sees none of it gets no figure, who sees some is
@@ -53,14 +54,3 @@ function narrowedWords({ money, catalog }: Viewpoint): string {
   const names = (money ?? []).flatMap((id) => catalog.names.find("project", id)?.label ?? []);
   return `Only the money of your projects: ${names.join(", ")}.`;
 }
-
-const HIDDEN = "Not yours to see: it tells of the money of projects.";
-
-const hiddenShown = (report: Report, view: Viewpoint): Shown => ({
-  kind: "history",
-  answer: { kind: "hidden", asOf: view.now },
-  figure: null,
-  says: [{ text: HIDDEN }],
-  asOf: asOfWords(report, view),
-  blank: HIDDEN,
-});

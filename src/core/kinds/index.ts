@@ -20,6 +20,13 @@ export { BESIDES, type Beside, type CrossingsReport } from "./crossings/definiti
 export type { BridgeReport } from "./bridge/definition";
 export type { BurndownReport } from "./burndown/definition";
 export type { VelocityReport } from "./velocity/definition";
+export type { BudgetReport } from "./budget/definition";
+export { CURVES, type Curve, type SCurveReport } from "./sCurve/definition";
+export type { BudgetAnswer } from "./budget/answer";
+export { budgetParts } from "./budget/parts";
+export { LINE_WORDS, LINES, type LineKey, type SCurveAnswer } from "./sCurve/answer";
+export { sCurveParts } from "./sCurve/parts";
+export { withinFigure } from "./sCurve/figure";
 export { parseSentence } from "./parseSentence";
 export { completeSentence, type Completion, type Completions } from "./completeSentence";
 export { offersOf, soughtWords } from "./offers";

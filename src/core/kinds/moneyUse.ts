@@ -20,8 +20,9 @@ export function countsMoney(report: Report, catalog: Catalog): boolean {
   return counts;
 }
 
-/** Kinds of report that are of money, whatever their clauses say. */
-const usesMoneyAlways = (_report: Report): boolean => false;
+/** Kinds of report that are of money, whatever their clauses say. The progress of several is weighed by it: that one finds out. */
+const usesMoneyAlways = (report: Report): boolean =>
+  report.kind === "budget" || (report.kind === "sCurve" && report.of !== "progress");
 
 /** What a viewer may see of a report's money: all of it, that of some projects, or none anywhere. */
 export function moneySight(report: Report, view: Viewpoint): "all" | "some" | "none" {

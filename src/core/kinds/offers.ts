@@ -55,8 +55,10 @@ const SOUGHT: { readonly [K in ReportKind]: string } = {
   level: "history over time backlog open",
   crossings: "history created resolved opened closed came went inflow outflow net",
   bridge: "history why changed difference waterfall",
+  budget: "project money left spent burn down",
   burndown: "sprint burn down remaining scope",
   velocity: "sprint speed points committed",
+  sCurve: "project cost progress earned value plan cumulative",
 };
 
 /** Words by which people look for a report beside those of its sentence. */

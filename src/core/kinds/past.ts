@@ -4,7 +4,7 @@ import type { Figure, Said } from "../figure";
 import { dayText, localDay, type WorkCalendar } from "../time";
 import type { Viewpoint } from "../relation";
 import type { HistoryAnswer } from "./answers";
-import type { HistoryReport, Report } from "./registry";
+import type { Report } from "./registry";
 import { asOfWords, type ShownHistory } from "./shown";
 import { speakingOf, type Speaking } from "./speaking";
 import { unknownThen } from "./unknownThen";
@@ -63,7 +63,7 @@ export interface Telling<A> {
 /** An answer of the past for the screen; what is not known is said, never drawn as 0. */
 export function shownHistory<A extends HistoryAnswer>(
   answer: A,
-  report: HistoryReport,
+  report: Report,
   dress: Dress,
   view: Viewpoint,
   telling: Telling<A>,

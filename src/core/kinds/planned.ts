@@ -45,6 +45,8 @@ export { burndownTelling } from "./burndown/telling";
 export { crossingsTelling } from "./crossings/telling";
 export { levelTelling } from "./level/telling";
 export { velocityTelling } from "./velocity/telling";
+export { budgetTelling } from "./budget/telling";
+export { sCurveTelling } from "./sCurve/telling";
 export { figureSays } from "./count/figureSays";
 export { burndownAnswer } from "./burndown/answer";
 export { levelAnswer } from "./level/answer";

@@ -1,4 +1,6 @@
 import type { Group, ReportBase } from "../definition";
+import { budget } from "./budget/budget";
+import type { BudgetReport } from "./budget/definition";
 import { bridge } from "./bridge/bridge";
 import type { BridgeReport } from "./bridge/definition";
 import { burndown } from "./burndown/burndown";
@@ -12,6 +14,8 @@ import { level } from "./level/level";
 import type { LevelReport } from "./level/definition";
 import { list } from "./list/list";
 import type { ListReport } from "./list/definition";
+import type { SCurveReport } from "./sCurve/definition";
+import { sCurve } from "./sCurve/sCurve";
 import { velocity } from "./velocity/velocity";
 import type { VelocityReport } from "./velocity/definition";
 
@@ -22,8 +26,10 @@ export const kinds = {
   level,
   crossings,
   bridge,
+  budget,
   burndown,
   velocity,
+  sCurve,
 } as const satisfies { readonly [K in ReportKind]: Kind<Extract<Report, { kind: K }>> };
 
 /** A report: all that decides its numbers, and its shape. The sentence and this are two views of one thing. */
@@ -33,12 +39,14 @@ export type Report =
   | LevelReport
   | CrossingsReport
   | BridgeReport
+  | BudgetReport
   | BurndownReport
-  | VelocityReport;
+  | VelocityReport
+  | SCurveReport;
 export type ReportKind = Report["kind"];
 export type ReportOf<K extends ReportKind> = Extract<Report, { kind: K }>;
 /** Reports that ask of the past of items. */
-export type HistoryReport = Exclude<Report, CountReport | ListReport>;
+export type HistoryReport = Exclude<Report, CountReport | ListReport | BudgetReport | SCurveReport>;
 
 export const REPORT_KINDS = Object.keys(kinds) as [ReportKind, ...ReportKind[]];
 

@@ -7,6 +7,8 @@ import { CrossingsSchema } from "./crossings/schema";
 import { LevelSchema } from "./level/schema";
 import { ListSchema } from "./list/schema";
 import type { Report, ReportKind, ReportOf } from "./registry";
+import { BudgetSchema } from "./budget/schema";
+import { SCurveSchema } from "./sCurve/schema";
 import { VelocitySchema } from "./velocity/schema";
 
 /** The schema of each kind of report. */
@@ -16,8 +18,10 @@ const reportSchemas = {
   level: LevelSchema,
   crossings: CrossingsSchema,
   bridge: BridgeSchema,
+  budget: BudgetSchema,
   burndown: BurndownSchema,
   velocity: VelocitySchema,
+  sCurve: SCurveSchema,
 } as const satisfies { readonly [K in ReportKind]: z.ZodType<ReportOf<K>> };
 
 export const ReportSchema: z.ZodType<Report> = z.discriminatedUnion("kind", [
@@ -26,7 +30,9 @@ export const ReportSchema: z.ZodType<Report> = z.discriminatedUnion("kind", [
   reportSchemas.level,
   reportSchemas.crossings,
   reportSchemas.bridge,
+  reportSchemas.budget,
   reportSchemas.burndown,
   reportSchemas.velocity,
+  reportSchemas.sCurve,
 ]);
 export { CountSchema, ListSchema };

@@ -125,29 +125,9 @@ export class Relation {
   private table(): Fragment {
     if (this.over === "spans") return sql`${this.spans} s`;
     const source = sources[this.subject];
-    return source ? sql`(${source(this.books)}) r` : sql`${identifier(TABLES[this.subject])} r`;
-  }
-
-  /** What figures of projects and of people's days are made from: entries with the rights of the viewer. */
-  private get books(): Books & { readonly days?: Days } {
-    const { catalog, calendar, now, days } = this.view;
-    const { deletedToo: _, compared: __, ...view } = this.view;
-    return {
-      now,
-      calendar,
-      money: catalog.money,
-      ...(days ? { days } : {}),
-      rows: (subject, fields) => {
-        const relation = new Relation(subject, { ...view, money: null });
-        const columns = fields.map((id, i) => {
-          const path = catalog.findPath(subject, [id]);
-          invariant(path, "the fields of the books are known");
-          return sql`${relation.value(path)} AS ${identifier(`c${i}`)}`;
-        });
-        const all = joined([sql`${relation.id} AS id`, ...columns], ", ");
-        return sql`SELECT ${all} FROM ${relation.from()} WHERE ${relation.guard()}`;
-      },
-    };
+    return source
+      ? sql`(${source(booksOf(this.view))}) r`
+      : sql`${identifier(TABLES[this.subject])} r`;
   }
 
   /** Whether the item is open that has the last field of a path: its status or its stage. */
@@ -176,7 +156,7 @@ export class Relation {
     const field = lastOf(path);
     const value = this.source(this.ownerOf(path), field, false);
     return field.isMoney && this.view.money
-      ? sql`CASE WHEN ${this.ownsMoney(this.ownerOf(path))} THEN ${value}::text ELSE ${bind(NOT_YOURS, "text")} END`
+      ? sql`CASE WHEN ${this.ownsMoney(this.ownerOf(path))} THEN (${value})::text ELSE ${bind(NOT_YOURS, "text")} END`
       : this.value(path);
   }
 
@@ -204,6 +184,11 @@ export class Relation {
     const owner = this.ownerOf(path);
     if (lastOf(path).isMoney) this.guardMoney(owner);
     return this.source(owner, lastOf(path), working);
+  }
+
+  /** The records are those whose money the viewer sees. */
+  askMoney(): void {
+    this.guardMoney("r");
   }
 
   /** What is measured, tested, grouped or sorted by money is of the rows whose money the viewer sees. */
@@ -487,7 +472,7 @@ export class Relation {
     if (!this.aliases.has(name)) {
       this.aliases.set(name, name);
       this.joins.push(
-        sql`LEFT JOIN (${sheets[id](this.books)}) ${identifier(name)} ON ${identifier(name)}.project_id = ${identifier(`${this.ownColumn(alias)}.id`)}`,
+        sql`LEFT JOIN (${sheets[id](booksOf(this.view))}) ${identifier(name)} ON ${identifier(name)}.project_id = ${identifier(`${this.ownColumn(alias)}.id`)}`,
       );
     }
     return name;
@@ -525,4 +510,26 @@ export class Relation {
         : EMPTY;
     return sql`SELECT ${bind(movedField(thing), "text")}, t.id::text, ${identifier(thing === "person" ? "t.login" : "t.name")} FROM ${identifier(TABLES[thing])} t${known}`;
   }
+}
+
+/** What figures of projects and of people's days are made from: entries, with the rights of the viewer. */
+export function booksOf(view: Viewpoint): Books & { readonly days?: Days } {
+  const { deletedToo: _, compared: __, ...plain } = view;
+  const { catalog, calendar, now, days } = view;
+  return {
+    now,
+    calendar,
+    money: catalog.money,
+    ...(days ? { days } : {}),
+    rows: (subject, fields) => {
+      const relation = new Relation(subject, { ...plain, money: null });
+      const columns = fields.map((id, i) => {
+        const path = catalog.findPath(subject, [id]);
+        invariant(path, "the fields of the books are known");
+        return sql`${relation.value(path)} AS ${identifier(`c${i}`)}`;
+      });
+      const all = joined([sql`${relation.id} AS id`, ...columns], ", ");
+      return sql`SELECT ${all} FROM ${relation.from()} WHERE ${relation.guard()}`;
+    },
+  };
 }

@@ -27,7 +27,9 @@ export type Area =
   | "burns"
   | "unit"
   | "team"
-  | "last";
+  | "last"
+  /** Of an S-curve: what of projects grows. */
+  | "curve";
 
 /** A piece of the sentence: a part that can be changed, or the words that join (which have no part). */
 export interface Piece {

@@ -1,6 +1,14 @@
 /** What a report says: a count, a list, or one of the questions asked of history. */
 export type Drawable =
-  "count" | "list" | "level" | "crossings" | "bridge" | "burndown" | "velocity";
+  | "count"
+  | "list"
+  | "level"
+  | "crossings"
+  | "bridge"
+  | "budget"
+  | "burndown"
+  | "velocity"
+  | "sCurve";
 
 /** How much of an answer a shape can show. */
 export interface ShapeNeeds {

@@ -19,6 +19,7 @@ import { pie } from "./pie";
 import { pies } from "./pies";
 import { pivot } from "./pivot";
 import { planks } from "./planks";
+import { sCurve } from "./sCurve";
 import { scatter } from "./scatter";
 import { stackedBars } from "./stackedBars";
 import { stackedColumns } from "./stackedColumns";
@@ -50,6 +51,7 @@ export const shapes = {
   calendar,
   waterfall,
   planks,
+  sCurve,
 } as const satisfies Record<string, Shape>;
 export type ShapeId = keyof typeof shapes;
 export const SHAPE_IDS = Object.keys(shapes) as [ShapeId, ...ShapeId[]];

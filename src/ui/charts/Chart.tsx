@@ -29,6 +29,7 @@ const Pies = drawing(() => import("./Pies").then((file) => file.Pies));
 const PivotFigure = drawing(() => import("./pivot/PivotFigure").then((file) => file.PivotFigure));
 const Planks = drawing(() => import("./Planks").then((file) => file.Planks));
 const Scatter = drawing(() => import("./Scatter").then((file) => file.Scatter));
+const SCurve = drawing(() => import("./SCurve").then((file) => file.SCurve));
 const Slices = drawing(() => import("./Slices").then((file) => file.Slices));
 const Waterfall = drawing(() => import("./Waterfall").then((file) => file.Waterfall));
 const LegendTable = drawing(() => import("./LegendTable").then((file) => file.LegendTable));
@@ -122,6 +123,14 @@ const drawings = {
   waterfall: ({ shown, drawn, ends = ["from", "to"] }) => {
     const answer = answerOf("bridge", shown);
     return answer && <Waterfall answer={answer} drawn={drawn} labels={ends} />;
+  },
+  sCurve: ({ shown, figure, drawn, flags }) => {
+    const answer = answerOf("sCurve", shown);
+    return (
+      answer && (
+        <SCurve answer={answer} figure={figure} drawn={drawn} {...(flags ? { flags } : {})} />
+      )
+    );
   },
   planks: ({ shown, drawn, pace = "working", forecast, flags }) => {
     const answer = answerOf("burndown", shown);

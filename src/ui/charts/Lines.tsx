@@ -11,7 +11,7 @@ import {
   YAxis,
 } from "recharts";
 import { Fitted } from "./Fitted";
-import type { Figure, FigureRow, Mark } from "@/core/figure";
+import type { Figure, FigureRow, Mark, Series } from "@/core/figure";
 import { Compared, LegendAround } from "./Legend";
 import {
   DASHES,
@@ -42,6 +42,10 @@ interface LinesProps {
   /** Called with two points that the pointer was dragged between. */
   readonly onStretch?: (stretch: AxisStretch) => void;
 }
+
+/** As its series says, or so that lines can be told apart without their colours. */
+const dashOf = ({ line }: Series, place: number): string =>
+  line ? { solid: "", dashed: "7 4", dotted: "2 3" }[line] : DASHES[place % DASHES.length];
 
 const markIn = (figure: Figure, row: FigureRow, i: number): Mark =>
   figure.series.length ? row.parts[i] : row;
@@ -278,7 +282,7 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
                     key={`w${i}`}
                     dataKey={`w${i}`}
                     dot={false}
-                    strokeDasharray={figure.series.length ? DASHES[i % DASHES.length] : ""}
+                    strokeDasharray={one ? dashOf(one, i) : ""}
                   />
                   <Line
                     {...shared}

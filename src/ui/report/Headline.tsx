@@ -123,6 +123,7 @@ const LABELS: Record<Area, string> = {
   unit: "unit",
   team: "team",
   last: "how many sprints",
+  curve: "what grows",
 };
 
 function PartButton({

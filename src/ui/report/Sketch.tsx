@@ -101,6 +101,12 @@ const SKETCHES: Record<ShapeId, () => ReactNode> = {
   fullBars: () => stacked(false, true),
   fullColumns: () => stacked(true, true),
   line: () => line(1, "c1"),
+  sCurve: () => (
+    <>
+      {STEPS.map((h, i) => rect(i * 14, 60 - h * 22, 9, h * 22, "c2", i))}
+      <path d="M0 52 C40 50 50 8 112 4" fill="none" stroke="var(--c1)" strokeWidth={2.4} />
+    </>
+  ),
   area: () => (
     <>
       {area(1, "c2")}

@@ -45,7 +45,7 @@ function parseOf(cursor: Cursor, context: AskContext): Pick<BurndownReport, "of"
   return { subject: parseItems(cursor, context), of: { kind: "filter", from: "", to: "" } };
 }
 
-function parseDayHere(cursor: Cursor): string {
+export function parseDayHere(cursor: Cursor): string {
   const start = cursor.at;
   const moment = parseMoment(cursor);
   if (parseDay(moment) === null)

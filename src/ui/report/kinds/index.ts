@@ -1,11 +1,13 @@
 import type { Report, ReportKind, ReportOf } from "@/core/kinds";
 import { bridgeBuilder } from "./bridge";
 import type { BuilderKind } from "./builderKind";
+import { budgetBuilder } from "./budget";
 import { burndownBuilder } from "./burndown";
 import { countBuilder } from "./count";
 import { crossingsBuilder } from "./crossings";
 import { levelBuilder } from "./level";
 import { listBuilder } from "./list";
+import { sCurveBuilder } from "./sCurve";
 import { velocityBuilder } from "./velocity";
 
 /** What each kind of report is said with. It comes with the first picker that is opened: what is shown stands in ./shown. */
@@ -15,8 +17,10 @@ const builderKinds = {
   level: levelBuilder,
   crossings: crossingsBuilder,
   bridge: bridgeBuilder,
+  budget: budgetBuilder,
   burndown: burndownBuilder,
   velocity: velocityBuilder,
+  sCurve: sCurveBuilder,
 } as const satisfies { readonly [K in ReportKind]: BuilderKind<ReportOf<K>> };
 
 export const builderKindOf = (report: Pick<Report, "kind">): BuilderKind<Report> =>

@@ -114,6 +114,13 @@ const shownKinds = {
         return [{ label, report: { ...report, of: { kind: "sprint", sprint: id } } }];
       }),
   },
+  budget: { ...WHOLE, tellsInTile: true, measureWords: () => "left" },
+  sCurve: {
+    ...WHOLE,
+    tellsInTile: true,
+    measureWords: ({ of }) => of,
+    axis: ({ rows }) => ({ buckets: rows.map((row) => row.bucket), begins: null }),
+  },
   velocity: { ...WHOLE, tellsInTile: true, measureWords: subjectWords },
   /** An answer, of whatever kind of report, to who may see none of it. */
   hidden: { ...WHOLE, measureWords: () => "" },

@@ -1,6 +1,9 @@
 "use client";
 import {
   BESIDES,
+  CURVES,
+  type Curve,
+  type SCurveReport,
   type Beside,
   type BurndownReport,
   type CrossingsReport,
@@ -55,13 +58,36 @@ export const GrainPicker = ({
   report,
   onChange,
   onDone,
-}: PickerProps & { report: LevelReport | CrossingsReport }) => (
+}: PickerProps & { report: LevelReport | CrossingsReport | SCurveReport }) => (
   <>
     <Choose<BucketGrain>
       label="By which stretch"
       options={BUCKET_GRAINS.map((grain) => ({ value: grain, label: grain }))}
       chosen={[report.grain]}
       onChoose={(grain) => onChange({ ...report, grain } as Report)}
+    />
+    {done(onDone)}
+  </>
+);
+
+const ABOUT_CURVE: Readonly<Record<Curve, string>> = {
+  cost: "plan, what was spent, what it will come to",
+  progress: "percent planned and done, several weighed by budget",
+  "earned value": "what was planned and is done, in money, and its cost",
+};
+
+/** What of projects grows along an S-curve. */
+export const CurvePicker = ({
+  report,
+  onChange,
+  onDone,
+}: PickerProps & { report: SCurveReport }) => (
+  <>
+    <Choose<Curve>
+      label="What grows"
+      options={CURVES.map((of) => ({ value: of, label: of, about: ABOUT_CURVE[of] }))}
+      chosen={[report.of]}
+      onChoose={(of) => onChange({ ...report, of })}
     />
     {done(onDone)}
   </>

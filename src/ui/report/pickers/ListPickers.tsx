@@ -1,5 +1,12 @@
 "use client";
-import type { CountReport, CrossingsReport, LevelReport, ListReport, Report } from "@/core/kinds";
+import type {
+  CountReport,
+  CrossingsReport,
+  LevelReport,
+  ListReport,
+  Report,
+  SCurveReport,
+} from "@/core/kinds";
 import { typeOf } from "@/core/catalog";
 
 import { fieldText } from "@/core/sentence";
@@ -129,7 +136,7 @@ export function PeriodPicker({
   onDone,
   onTakeOut,
 }: PickerProps & {
-  report: CountReport | LevelReport | CrossingsReport;
+  report: CountReport | LevelReport | CrossingsReport | SCurveReport;
   /** Where a sentence can do without a period. */
   onTakeOut?: () => void;
 }) {

@@ -12,6 +12,7 @@ export {
   BurnsPicker,
   ComparedPicker,
   EndsPicker,
+  CurvePicker,
   GrainPicker,
   LastPicker,
   TeamPicker,

@@ -1,0 +1,1 @@
+export { CURVES, type Curve, type SCurveReport } from "./schema";

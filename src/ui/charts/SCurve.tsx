@@ -1,0 +1,46 @@
+"use client";
+import { useMemo } from "react";
+import styled from "styled-components";
+import { withinFigure, type SCurveAnswer } from "@/core/kinds";
+import type { Figure } from "@/core/figure";
+import { Bars } from "./Bars";
+import type { Drawn } from "./drawing";
+import { Lines } from "./Lines";
+import type { DayFlag } from "./Plot";
+
+/** The curve summed up; below it, of cost, what each stretch added. */
+export function SCurve({
+  answer,
+  figure,
+  drawn,
+  flags = [],
+}: {
+  answer: SCurveAnswer;
+  figure: Figure;
+  drawn: Drawn;
+  flags?: readonly DayFlag[];
+}) {
+  const within = useMemo(() => withinFigure(answer, drawn.dress), [answer, drawn.dress]);
+  const curve = <Lines figure={figure} drawn={drawn} flags={flags} />;
+  if (!within || drawn.small) return curve;
+  return (
+    <Both>
+      {curve}
+      <h3>Within each stretch</h3>
+      <Bars
+        figure={within}
+        layout="columns"
+        stacked={false}
+        drawn={{ ...drawn, label: `${drawn.label}, within each stretch` }}
+      />
+    </Both>
+  );
+}
+
+const Both = styled.div`
+  h3 {
+    margin: 8px 0 4px;
+    font: 600 13px/18px var(--sans);
+    color: var(--ink-2);
+  }
+`;
