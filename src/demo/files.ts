@@ -1,11 +1,11 @@
 import { TABLES, type RawBundle, type RawTable, type TableId } from "@/core/bundle";
-import { addMonths, dayOf, instantText, type Day, type Instant } from "@/core/time";
+import { addMonths, dayOf, instantText, startOfDay, type Day, type Instant } from "@/core/time";
+import { bookedAhead, booksOf } from "./books";
 import {
   KINDS,
   LANDINGS,
   PEOPLE,
   PRIORITIES,
-  PROJECTS,
   SERVICES,
   STATUSES,
   TEAMS,
@@ -67,6 +67,8 @@ export function worldFiles(made: Made): RawBundle {
         ["working_hours", "09:00-17:00"],
         ["locale", "en"],
         ["currency", "EUR"],
+        ["money_seen_by", "administrator;builder"],
+        ["labour_costs", "time entries"],
       ],
     ),
     holidays: table(["date", "name"], holidays(made)),
@@ -107,35 +109,6 @@ export function worldFiles(made: Made): RawBundle {
         ]),
       ),
     ),
-    projects: table(
-      [
-        "project",
-        "type",
-        "portfolio",
-        "client",
-        "manager",
-        "teams",
-        "budget",
-        "starts_on",
-        "ends_on",
-      ],
-      PROJECTS.map((project, i) => [
-        ...project,
-        addMonths(today, -18 + i),
-        addMonths(today, i - 2),
-      ]),
-    ),
-    progress: table(
-      names("progress"),
-      PROJECTS.slice(0, 6).flatMap(([project], p) =>
-        [6, 4, 2, 0].map((ago, i) => [
-          project,
-          addMonths(today, -ago),
-          String(25 * (i + 1) - 5),
-          String(20 * (i + 1) - p),
-        ]),
-      ),
-    ),
     sprints: table(
       names("sprints"),
       made.sprints.map((s) => [
@@ -159,27 +132,11 @@ export function worldFiles(made: Made): RawBundle {
     moves: table(names("moves"), moves),
     links: table(names("links"), dedupe(made.links)),
     comments: table(names("comments"), made.comments),
-    time_entries: table(names("time_entries"), made.time),
-    cost_entries: table(names("cost_entries"), costs(made)),
-    planned_costs: table(names("planned_costs"), planned(made)),
-    milestones: table(
-      names("milestones"),
-      PROJECTS.slice(0, 6).flatMap(([project], i) => [
-        [project, "Plans agreed", addMonths(today, -12 + i), addMonths(today, -11 + i)],
-        [project, "Handed over", addMonths(today, 2 + i), ""],
-      ]),
-    ),
-    weekly_words: table(names("weekly_words"), [
-      [
-        "Heron refit",
-        "cal",
-        `${today.slice(0, 4)}-W40`,
-        "worried",
-        "Hull plates fitted",
-        "Engine bed",
-        "The budget will not last",
-      ],
+    time_entries: table(names("time_entries"), [
+      ...made.time,
+      ...bookedAhead(made, instantText(startOfDay(today, ZONE))),
     ]),
+    ...booksOf(made),
   };
 }
 
@@ -193,36 +150,6 @@ function holidays({ start, today }: Made): string[][] {
     [dayOf(year, 11, 5), "Harbour Day"],
     [dayOf(year, 12, 25), "Christmas"],
   ]);
-}
-
-/** The Heron refit runs over what was planned for it; the others keep under. */
-function costs({ today, random }: Made): string[][] {
-  return PROJECTS.slice(0, 6).flatMap(([project, , , , , , budget]) =>
-    Array.from({ length: 12 }, (_, i) => [
-      project,
-      addMonths(today, i - 12),
-      random.pick(["materials", "yard", "hire"]),
-      String(
-        Math.round(
-          (Number(budget) / 14) *
-            (project === "Heron refit" ? 1.35 : 0.85) *
-            (0.8 + random.next() * 0.4),
-        ),
-      ),
-      "",
-    ]),
-  );
-}
-
-function planned({ today }: Made): string[][] {
-  return PROJECTS.slice(0, 6).flatMap(([project, , , , , , budget]) =>
-    Array.from({ length: 14 }, (_, i) => [
-      project,
-      addMonths(today, i - 12).slice(0, 7),
-      "materials",
-      String(Math.round(Number(budget) / 14)),
-    ]),
-  );
 }
 
 export const assetOf = (service: string, n: number): string => `${service.replace(/s$/, "")} ${n}`;

@@ -29,14 +29,32 @@ const LIKELY: Readonly<Partial<Record<SubjectId, readonly string[]>>> = {
     "sum of minutes in hours of time entries by billable as donut",
   ],
   costEntries: [
-    "sum of amount of cost entries by kind as bars",
+    "sum of amount of cost entries by category as bars",
     "sum of amount of cost entries by month of spent on for last 12 months to date as columns",
     "sum of amount of cost entries by project top 10 as bars",
   ],
-  projects: ["count projects by status as bars", "list projects as list"],
-  assets: ["count assets by kind as bars", "list assets as list"],
-  milestones: ["list milestones as list", "count milestones by project top 12 as bars"],
-  weeklyWords: ["list weekly words as list"],
+  projects: [
+    "S-curve of cost of projects by month for this year as S-curve",
+    "list projects showing project, manager, schedule verdict, cost verdict, health as list",
+    "sum of budget, sum of actual cost, sum of projected cost of projects by portfolio then project as pivot",
+    "burndown of budget of projects as line",
+    "count projects by schedule verdict as bars",
+  ],
+  plannedCosts: [
+    "sum of amount of planned costs by month of planned for for this year as columns",
+    "sum of amount of planned costs by project as bars",
+  ],
+  billings: [
+    "sum of amount of billings by month of billed on for last 12 months to date as columns",
+    "sum of amount of billings by project as bars",
+  ],
+  personDays: [
+    'measure "utilisation" of person days by person for last 4 full weeks as bars',
+    "sum of capacity in hours, sum of worked in hours of person days by week of date for last 8 weeks to date as columns",
+  ],
+  assets: ["count assets by type as bars", "list assets as list"],
+  milestones: ["list milestones as list", "count milestones by state as bars"],
+  weeklyWords: ["list weekly words as list", "count weekly words by health as bars"],
 };
 
 /** Likely first questions about a subject; only those that the workspace can answer. */

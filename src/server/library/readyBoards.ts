@@ -138,6 +138,35 @@ export const BOARDS: readonly ReadyBoard[] = [
       },
     ],
   },
+  {
+    name: "Portfolio",
+    purpose: "Which projects need a hand, and who has one free?",
+    filters: [
+      { id: "portfolio", subject: "projects", field: ["portfolio"] },
+      { id: "manager", subject: "projects", field: ["manager"] },
+    ],
+    decks: [
+      {
+        title: "Time and money",
+        note: "of the projects under way",
+        tiles: [
+          ["Time against money", 0, 0, 6, 7],
+          ["Cost of all projects", 6, 0, 6, 7],
+          ["Projects and their verdicts", 0, 7, 12, 7],
+        ],
+      },
+      {
+        title: "To ask about",
+        note: "late, silent, or not billed",
+        tiles: [
+          ["Milestones that slipped", 0, 0, 6, 6],
+          ["Who owes a weekly word", 6, 0, 6, 6],
+          ["Who is booked, week by week", 0, 6, 7, 7],
+          ["Earned and not billed", 7, 6, 5, 7],
+        ],
+      },
+    ],
+  },
 ];
 
 /** The names of all reports on a ready-made dashboard. */

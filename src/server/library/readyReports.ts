@@ -234,4 +234,66 @@ export const REPORTS: readonly {
       "list items where sprint is current and status is open showing key, title, status, assignee, points sorted by points descending as list",
     category: "Sprints",
   },
+  {
+    name: "Time against money",
+    sentence:
+      'measure "schedule performance index", measure "budget used", sum of budget of projects where stage is not finished by project as bubbles',
+    category: "Projects",
+    purpose: "Right of 1 is ahead of its plan; the higher, the more of its budget is spent.",
+  },
+  {
+    name: "Projects and their verdicts",
+    sentence:
+      'list projects where stage is "under way" showing project, schedule verdict, cost verdict, health, actual percent, planned percent, budget, projected cost, overrun sorted by project as list',
+    category: "Projects",
+    purpose: "Who is late, what costs too much, and what their managers say.",
+  },
+  {
+    name: "Cost of all projects",
+    sentence: "S-curve of cost of projects by month for this year as S-curve",
+    category: "Projects",
+    purpose: "The plan, what was spent, and what it will come to.",
+  },
+  {
+    name: "What is left of the budgets",
+    sentence: 'burndown of budget of projects where stage is "under way" as line',
+    category: "Projects",
+  },
+  {
+    name: "Cost each month, by category",
+    sentence:
+      "sum of amount of cost entries by month of spent on split by category for last 12 months to date as stacked columns",
+    category: "Projects",
+  },
+  {
+    name: "Cost, budget and projection by portfolio",
+    sentence:
+      "sum of budget, sum of actual cost, sum of projected cost of projects by portfolio then project as pivot",
+    category: "Projects",
+  },
+  {
+    name: "Milestones that slipped",
+    sentence:
+      "list milestones where slip over 0 and state is not reached showing project, name, due, state, slip sorted by slip descending as list",
+    category: "Projects",
+  },
+  {
+    name: "Who is booked, week by week",
+    sentence:
+      'measure "utilisation" of person days by person top 12 by sum of worked split by week of date for last 8 weeks to date as heat map',
+    category: "Projects",
+    purpose: "Hours worked of those that there were; 1 is all of them.",
+  },
+  {
+    name: "Who owes a weekly word",
+    sentence:
+      "list projects where owes a weekly word for last week showing project, manager, weeks silent sorted by project as list",
+    category: "Projects",
+  },
+  {
+    name: "Earned and not billed",
+    sentence:
+      'list projects where billing is not "none" showing project, billing, revenue, billed, unbilled, margin, margin percent sorted by unbilled descending as list',
+    category: "Projects",
+  },
 ];

@@ -2,9 +2,7 @@ import { z } from "zod";
 import { reportBase } from "../../definition/schemas";
 import { PeriodSchema } from "../../filter/schemas";
 import { BUCKET_GRAINS } from "../../time";
-
-export const CURVES = ["cost", "progress", "earned value"] as const;
-export type Curve = (typeof CURVES)[number];
+import { CURVES } from "./definition";
 
 /** How the cost, the progress or the earned value of projects grew, against their plans. */
 export const SCurveSchema = z.strictObject({
