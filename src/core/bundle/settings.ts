@@ -1,4 +1,4 @@
-import { DEFAULT_MONEY_SETTINGS, MONEY_SETTINGS } from "../catalog";
+import { DEFAULT_MONEY_SETTINGS } from "../catalog";
 import { isZone, WEEKDAYS } from "../time";
 
 export const DEFAULT_SETTINGS: Readonly<Record<string, string>> = {
@@ -10,6 +10,35 @@ export const DEFAULT_SETTINGS: Readonly<Record<string, string>> = {
   locale: "en",
   currency: "EUR",
   ...DEFAULT_MONEY_SETTINGS,
+};
+
+const parts = (text: string): string[] =>
+  text
+    .split(";")
+    .map((part) => part.trim())
+    .filter((part) => part !== "");
+
+/** As many numbers of 0 or more as asked, the second not below the first. */
+const areLimits = (text: string, count: number): boolean => {
+  const limits = parts(text);
+  return (
+    limits.length === count &&
+    limits.every((limit) => /^\d{1,6}(\.\d{1,4})?$/.test(limit)) &&
+    Number(limits[0]) <= Number(limits[1])
+  );
+};
+
+/** What may stand in each of the settings. */
+const MONEY_SETTINGS: Readonly<Record<string, (text: string) => boolean>> = {
+  money_seen_by: (text) =>
+    parts(text).every((role) => ["administrator", "builder", "member"].includes(role)),
+  labour_costs: (text) => text === "time entries" || text === "cost entries",
+  schedule_limits: (text) => areLimits(text, 3),
+  cost_limits: (text) => areLimits(text, 2),
+  health_words: (text) => {
+    const words = parts(text);
+    return words.length > 0 && new Set(words).size === words.length;
+  },
 };
 
 /** What may stand in each setting of workspace.csv. */

@@ -1,3 +1,5 @@
+import { subjects, SUBJECT_IDS, thingFields } from ".";
+import { derivedSql } from "./sql";
 import { sampleContext } from "../../../tests/support/sample";
 import { lastOf, pathWords, SUBJECT_IDS, subjects, THING_TYPES, thingFields } from ".";
 
@@ -91,4 +93,11 @@ describe("subjects", () => {
       catalog.countedWords({ id: "timeEntries" }, 1),
     ]).toEqual(["fault", "faults", "time entry"]);
   });
+});
+
+test("every derived field is worked out by what its name says", () => {
+  for (const id of SUBJECT_IDS)
+    for (const field of [...subjects[id].fields, ...Object.values(thingFields).flat()])
+      if (field.source.kind === "derived")
+        expect([field.id, field.source.name in derivedSql]).toEqual([field.id, true]);
 });

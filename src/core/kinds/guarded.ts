@@ -1,5 +1,6 @@
 import { planned, type Plan } from "../plan";
-import { NOT_YOURS, type Viewpoint } from "../relation";
+import { NOT_YOURS } from "../catalog";
+import type { Viewpoint } from "../relation";
 import type { Answer, HiddenAnswer } from "./answers";
 import type { Planned } from "./definePlanned";
 import { hiddenShown } from "./hidden";

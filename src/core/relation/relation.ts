@@ -2,6 +2,7 @@ import { invariant } from "../base";
 import {
   isTrackedField,
   lastOf,
+  NOT_YOURS,
   SQL_TYPE,
   typeOf,
   type Field,
@@ -55,9 +56,6 @@ const PLAIN: { readonly [S in Exclude<SubjectId, "items" | "moves">]: Plain } = 
   milestones: { project: "project_id" },
   weeklyWords: { project: "project_id" },
 };
-
-/** What stands in the place of money that is not the viewer's to see. */
-export const NOT_YOURS = "not yours to see";
 
 /** Things that a viewer may not know of; all others are known to everyone in the workspace. */
 const HIDEABLE: readonly ThingType[] = ["project", "sprint", "release"];

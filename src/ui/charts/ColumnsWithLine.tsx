@@ -11,6 +11,7 @@ import {
   isLit,
   LINE_PX,
   opens,
+  shortNumber,
   ticksOver,
   tipOf,
 } from "./drawing";
@@ -166,6 +167,7 @@ export function ColumnsWithLine({
             <YAxis
               yAxisId="a"
               ticks={left}
+              tickFormatter={shortNumber}
               domain={[left[0], left[left.length - 1]]}
               axisLine={false}
               tickLine={false}
@@ -178,6 +180,7 @@ export function ColumnsWithLine({
                 yAxisId="b"
                 orientation="right"
                 ticks={right}
+                tickFormatter={shortNumber}
                 domain={[right[0], right[right.length - 1]]}
                 axisLine={false}
                 tickLine={false}

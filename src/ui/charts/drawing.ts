@@ -136,8 +136,16 @@ export const percentTicks = (isOfAll: boolean | undefined, { isRatio, unit }: Fi
   if (isOfAll) return { tickFormatter: (n: number) => `${n} %` };
   return isRatio && unit === null
     ? { tickFormatter: (n: number) => `${Number((n * 100).toPrecision(6))} %` }
-    : {};
+    : { tickFormatter: shortNumber };
 };
+
+/** A number at an axis: thousands and millions are told as such, so that it fits beside it. */
+export const shortNumber = (n: number): string =>
+  Math.abs(n) >= 1e6
+    ? `${Number((n / 1e6).toPrecision(6))} M`
+    : Math.abs(n) >= 1e4
+      ? `${Number((n / 1e3).toPrecision(6))} k`
+      : String(n);
 
 /** A name that ends with a sign where it is cut. */
 export const shortened = (text: string, most: number): string =>

@@ -1,7 +1,6 @@
 "use client";
 import { listsRecords } from "@/core/kinds";
 import { later, useFetchAhead } from "../kit";
-import { Readers } from "./Readers";
 import { Dialogs } from "./room/Dialogs";
 import { FigureArea } from "./room/FigureArea";
 import { Grid } from "./room/Grid";
@@ -9,6 +8,7 @@ import { Head } from "./room/Head";
 import { Side } from "./room/Side";
 import { useReportRoom, type RoomProps } from "./room/useReportRoom";
 
+const Readers = later(() => import("./Readers"), "Readers");
 const Drawer = later(() => import("./Drawer"), "Drawer");
 
 /** The report room: the sentence, readers' choices, the figure, its dress, and the drawer with its records and workings. */

@@ -13,4 +13,5 @@ export const ConditionBuilder = later(
 export const PartPicker = later(() => import("./PartPicker"), "PartPicker");
 export const AddPart = later(() => import("./AddPart"), "AddPart");
 export const TestEditor = later(() => import("./pickers/TestEditor"), "TestEditor");
+export const ListFigure = later(() => import("./ListFigure"), "ListFigure");
 export const Rename = later(() => import("./Rename"), "Rename");

@@ -6,7 +6,7 @@ import { conditionText } from "@/core/sentence";
 import { arbitraryCondition, namedFields } from "../../../../tests/support/arbitraryConditions";
 import { sampleContext, sampleView } from "../../../../tests/support/sample";
 import { conditionOf, nodeOf } from "./tree";
-import { asRead } from "../Readers";
+import { asRead } from "../asRead";
 
 const context = sampleContext();
 const fields = namedFields(context);

@@ -5,9 +5,9 @@ import { CursorScope } from "../../charts";
 import { Waiting, later } from "../../kit";
 import { useDayNotes } from "../dress/useDayNotes";
 import { FigureBody, flagsOf } from "../FigurePane";
-import { PlainList } from "./PlainList";
 import { askedAt, type Room } from "./useReportRoom";
 
+const PlainList = later(() => import("./PlainList"), "PlainList");
 const Places = later(() => import("../Places"), "Places");
 const ListFigure = later(() => import("../ListFigure"), "ListFigure");
 const Under = later(() => import("../explore/Under"), "Under");
@@ -33,7 +33,7 @@ export function Drawing(room: Room & DrawingProps) {
   const { trend } = figure;
   const isLinked = trend !== null && laid.length > 0;
   const isRecords = listsRecords(report);
-  const isPast = isHistory(report);
+  const isTold = !isRecords && report.kind !== "count";
   return (
     <div className={trend && !state.asTable ? "draw long" : "draw"}>
       {report.shape === "pivot" && draft.report.kind === "count" && !looking.report && (
@@ -53,8 +53,8 @@ export function Drawing(room: Room & DrawingProps) {
         {trend && !state.asTable && <BelowTrend {...room} />}
       </CursorScope>
       {isRecords && <Records {...room} />}
-      {isPast && !report.shape && !figure.isBlank && <AsTable {...room} />}
-      {!isPast && !isRecords && !report.shape && !figure.isEmpty && <NoPicture {...room} />}
+      {isTold && !report.shape && !figure.isBlank && <AsTable {...room} />}
+      {report.kind === "count" && !report.shape && !figure.isEmpty && <NoPicture {...room} />}
       {trend && !state.asTable && state.typing === null && <Explored {...room} />}
     </div>
   );

@@ -8,7 +8,7 @@ import { ask, tell, undoKeys, useAddress, useShortcuts, type InAddress } from ".
 import { proposedName, useDraft } from "../draft";
 import { useLaid } from "../explore";
 import { contextOf, type KeptReport, type RoomFacts } from "../facts";
-import { asRead, type Chosen } from "../Readers";
+import { asRead, type Chosen } from "../asRead";
 import { useSaving } from "../Saving";
 import { useLook } from "./look";
 import { withPlaced } from "./placed";
