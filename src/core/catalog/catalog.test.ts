@@ -1,4 +1,3 @@
-import { subjects, SUBJECT_IDS, thingFields } from ".";
 import { derivedSql } from "./sql";
 import { sampleContext } from "../../../tests/support/sample";
 import { lastOf, pathWords, SUBJECT_IDS, subjects, THING_TYPES, thingFields } from ".";
