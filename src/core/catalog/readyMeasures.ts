@@ -20,97 +20,55 @@ const untilToday = test("date", "until", {
 });
 const known = (field: string) => test(field, "isNotEmpty");
 
-const ratio =
-  (subject: SubjectId) =>
-  (name: string, means: string, top: string, bottom: string, where?: object, isIndex?: true) => {
-    const sum = (field: string): Term => ({
-      measure: "sum",
-      field: [field],
-      ...(where ? { where } : {}),
-    });
-    return {
-      name,
-      means,
-      subject,
-      measure: { ...sum(top), per: sum(bottom) },
-      ...(isIndex ? { isIndex } : {}),
-    };
-  };
-const ofProjects = ratio("projects");
-const ofDays = ratio("personDays");
+type Ratio = readonly [
+  name: string,
+  top: string,
+  bottom: string,
+  where?: object | undefined,
+  isIndex?: true,
+];
 
-const READY = [
-  ofProjects(
-    "budget used",
-    "actual cost of the budgets there are",
-    "actual cost",
-    "budget",
-    budgeted,
-  ),
-  ofProjects(
-    "projected share",
-    "projected cost of the budgets there are",
-    "projected cost",
-    "budget",
-    budgeted,
-  ),
-  ofProjects("margin percent", "what is left of the revenue", "margin", "revenue"),
-  ofProjects(
-    "billing efficiency",
-    "what is billed of the revenue",
-    "billed",
-    "revenue",
-    known("revenue"),
-  ),
-  ofProjects(
-    "planned share",
-    "what was to be earned by now, of the budgets",
-    "planned value",
-    "budget",
-    known("earned value"),
-  ),
-  ofProjects(
-    "actual share",
-    "what is earned, of the budgets",
-    "earned value",
-    "budget",
-    known("earned value"),
-  ),
-  ofProjects(
-    "cost performance index",
-    "what is earned for what it cost",
-    "earned value",
-    "status cost",
-    undefined,
-    true,
-  ),
-  ofProjects(
-    "schedule performance index",
-    "what is earned of what was to be",
-    "earned value",
-    "planned value",
-    undefined,
-    true,
-  ),
+const PROJECTS: readonly Ratio[] = [
+  ["budget used", "actual cost", "budget", budgeted],
+  ["projected share", "projected cost", "budget", budgeted],
+  ["margin percent", "margin", "revenue"],
+  ["billing efficiency", "billed", "revenue", known("revenue")],
+  ["planned share", "planned value", "budget", known("earned value")],
+  ["actual share", "earned value", "budget", known("earned value")],
+  ["cost performance index", "earned value", "status cost", undefined, true],
+  ["schedule performance index", "earned value", "planned value", undefined, true],
+];
+const DAYS: readonly Ratio[] = [
+  ["utilisation", "worked", "capacity", untilToday],
+  ["billable utilisation", "billable worked", "capacity", untilToday],
+];
+
+const sum = (field: string, where?: object): Term => ({
+  measure: "sum",
+  field: [field],
+  ...(where ? { where } : {}),
+});
+const ratios = (subject: SubjectId, list: readonly Ratio[]) =>
+  list.map(([name, top, bottom, where, isIndex]) => ({
+    name,
+    means: `${top} per ${bottom}`,
+    subject,
+    measure: { ...sum(top, where), per: sum(bottom, where) },
+    ...(isIndex ? { isIndex } : {}),
+  }));
+
+const READY: readonly Omit<NamedMeasure, "id">[] = [
+  ...ratios("projects", PROJECTS),
   {
     name: "billable share",
-    means: "billable minutes of all",
-    subject: "timeEntries" as const,
+    means: "billable minutes per minutes",
+    subject: "timeEntries",
     measure: {
-      measure: "sum",
-      field: ["minutes"],
-      where: test("billable", "is", { kind: "flag", yes: true }),
-      per: { measure: "sum", field: ["minutes"] },
+      ...sum("minutes", test("billable", "is", { kind: "flag", yes: true })),
+      per: sum("minutes"),
     },
   },
-  ofDays("utilisation", "work of the capacity, until today", "worked", "capacity", untilToday),
-  ofDays(
-    "billable utilisation",
-    "billable work of the capacity, until today",
-    "billable worked",
-    "capacity",
-    untilToday,
-  ),
+  ...ratios("personDays", DAYS),
 ];
 
 /** Measures that every workspace has; their identities lie below 0. */

@@ -25,7 +25,7 @@ const fromClause: Clause<BudgetReport> = {
 
 export const budget = defineKind<BudgetReport>({
   words: "burndown of a budget",
-  tells: "how budgets went down, against their plan",
+  tells: "how budgets went down",
   isPast: false,
   isRecords: false,
   opens: ["burndown of budget of"],
@@ -39,14 +39,7 @@ export const budget = defineKind<BudgetReport>({
   conflicts: ({ subject, ends }) => [
     ...(subject.id === "projects"
       ? []
-      : [
-          conflict(
-            "",
-            "ofProjects",
-            "only projects have a budget",
-            "burndown of budget of projects",
-          ),
-        ]),
+      : [conflict("", "ofProjects", "only projects have plans and budgets")]),
     ...(ends && isBackwards(ends.from, ends.to)
       ? [
           conflict(

@@ -33,7 +33,7 @@ const parseCurve = (cursor: Cursor): Curve =>
 
 export const sCurve = defineKind<SCurveReport>({
   words: "S-curve",
-  tells: "how cost, progress or earned value grew against the plan",
+  tells: "how something grew against its plan",
   isPast: false,
   isRecords: false,
   opens: ["S-curve of"],
@@ -59,7 +59,7 @@ export const sCurve = defineKind<SCurveReport>({
   conflicts: ({ subject }) =>
     subject.id === "projects"
       ? []
-      : [conflict("", "ofProjects", "an S-curve is of projects", "S-curve of cost of projects")],
+      : [conflict("", "ofProjects", "only projects have plans and budgets")],
   places: basePlaces,
   shapeInput: () => pastShapeInput("sCurve"),
   telling: (_report, { path, split }) => {
