@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import fc from "fast-check";
-import { Catalog, type AskContext, type CatalogData } from "@/core/catalog";
+import { Catalog, readMoneyRules, type AskContext, type CatalogData } from "@/core/catalog";
 import { parseSentence, printReport, type Report } from "@/core/kinds";
 import { nearTo, pictured, readQuestion } from "@/core/plain";
 import { checkReport } from "@/core/kinds";
@@ -9,7 +9,10 @@ import { parseInstant } from "@/core/time";
 
 /** Everyday questions over the names of the demo, and the sentences that they mean. */
 const file = (name: string): string => readFileSync(join(__dirname, name), "utf8").trim();
-const data = JSON.parse(file("demoNames.json")) as CatalogData;
+const data: CatalogData = {
+  ...(JSON.parse(file("demoNames.json")) as Omit<CatalogData, "money">),
+  money: readMoneyRules({}),
+};
 const context: AskContext = {
   catalog: new Catalog(data),
   now: parseInstant("2026-11-29T18:00:00Z")!,

@@ -1,5 +1,11 @@
 import type { Viewpoint } from "@/core/relation";
-import { Catalog, type AskContext, type CatalogData, type Thing } from "@/core/catalog";
+import {
+  Catalog,
+  readMoneyRules,
+  type AskContext,
+  type CatalogData,
+  type Thing,
+} from "@/core/catalog";
 
 import { parseInstant, type WorkCalendar } from "@/core/time";
 
@@ -8,6 +14,7 @@ const named = (names: readonly string[]): Thing[] =>
 
 /** A small workspace's names, for tests of the core. */
 export const sampleData: CatalogData = {
+  money: readMoneyRules({}),
   lists: {
     status: [
       { id: 1, name: "Logged", label: "Logged", stage: "waiting", workflow: "desk" },

@@ -4,7 +4,7 @@ import type { Field, FieldPath } from "./field";
 import { Names, type Thing, type ThingLists } from "./names";
 import { itemFields, subjects, SUBJECT_IDS, type SubjectId } from "./subjects";
 import { timeInStatus } from "./derived";
-import { DEFAULT_MONEY_SETTINGS, readMoneyRules, type MoneyRules } from "./moneyRules";
+import type { MoneyRules } from "./moneyRules";
 import { readyMeasures } from "./readyMeasures";
 import { thingFields } from "./thingFields";
 
@@ -45,8 +45,8 @@ export interface CatalogData {
   readonly measures?: readonly NamedMeasure[];
   /** How items can be linked. */
   readonly links?: readonly string[];
-  /** How projects are reckoned; where it is left out, as in a workspace without settings. */
-  readonly money?: MoneyRules;
+  /** How projects are reckoned. */
+  readonly money: MoneyRules;
 }
 
 export const LINKS: readonly string[] = ["holds up", "implements", "same as", "goes with"];
@@ -97,7 +97,7 @@ export class Catalog {
   }
 
   get money(): MoneyRules {
-    return this.data.money ?? readMoneyRules(DEFAULT_MONEY_SETTINGS);
+    return this.data.money;
   }
 
   get filters(): readonly SavedFilter[] {

@@ -128,8 +128,8 @@ export const loadKnown = (
 }> =>
   withConnection(em, async (client) => {
     const { calendar, settings } = await loadCalendar(client);
-    const data = await loadCatalogData(client, viewer, calendar.locale);
-    return { data: { ...data, money: readMoneyRules(settings) }, calendar, settings };
+    const lists = await loadCatalogData(client, viewer, calendar.locale);
+    return { data: { ...lists, money: readMoneyRules(settings) }, calendar, settings };
   });
 
 /** Everything with a name that a viewer may know of, each list in its natural order. */
@@ -137,7 +137,7 @@ async function loadCatalogData(
   client: PoolClient,
   viewer: Viewer,
   locale: string,
-): Promise<CatalogData> {
+): Promise<Omit<CatalogData, "money">> {
   const read = async <T extends object>(text: string, values: unknown[] = []): Promise<T[]> =>
     (await client.query<T & Record<string, never>>(text, values)).rows;
   const projects = viewer.visible;

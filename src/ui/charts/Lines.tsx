@@ -43,6 +43,15 @@ interface LinesProps {
   readonly onStretch?: (stretch: AxisStretch) => void;
 }
 
+/** Room beside the last points for the longest name with its value, px. */
+const namedRoom = ({ rows, series }: Figure): number => {
+  const letters = series.map(({ label }, i) => {
+    const last = [...rows].reverse().find((row) => row.parts[i]?.value != null);
+    return Math.min(label.length, 12) + (last?.parts[i].words.length ?? 0);
+  });
+  return Math.min(Math.max(104, 26 + Math.max(...letters) * 6.4), 170);
+};
+
 /** As its series says, or so that lines can be told apart without their colours. */
 const dashOf = ({ line }: Series, place: number): string =>
   line ? { solid: "", dashed: "7 4", dotted: "2 3" }[line] : DASHES[place % DASHES.length];
@@ -143,7 +152,7 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
     figure.series.length === 0 || figure.series.every((_, i) => ends[i] !== undefined);
   const margins = {
     left: dress.axisTitle ? 58 : 44,
-    right: figure.series.length && hasRoom ? 104 : 36,
+    right: figure.series.length && hasRoom ? namedRoom(figure) : 36,
   };
   const [slid, onSlide] = useSlid({ points: figure.rows.length, margins, isBand: false }, figure);
   const axis = useAxis(slid);

@@ -29,7 +29,10 @@ function costSays({ rows }: SCurveAnswer): Said[] {
   if (!now)
     return [{ text: "Planned until " }, strong(end.label), { text: `: ${money(end.at.planned)}.` }];
   const spent = [strong(money(now.at.actual)), { text: ` spent until ${untilWords(now)}` }];
-  const plan = now.at.planned == null ? [] : [{ text: `, ${money(now.at.planned)} planned` }];
+  const plan =
+    now.at.planned == null
+      ? []
+      : [{ text: `, ${money(now.at.planned)} planned until the end of ${now.label}` }];
   const projected =
     end.at.projected == null
       ? []
