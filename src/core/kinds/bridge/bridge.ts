@@ -11,7 +11,7 @@ import {
 } from "../../sentence";
 import { isFlowMeasure } from "../crossings/crossings";
 import { conflict, defineKind, pastShapeInput, type Conflict } from "../defineKind";
-import { isBackwards } from "../ends";
+import { backwards } from "../ends";
 import { basePlaces, measurePlace } from "../places";
 import { type BridgeReport } from "./definition";
 
@@ -28,16 +28,7 @@ function conflicts(report: BridgeReport): Conflict[] {
   const found: Conflict[] = [];
   if (!isFlowMeasure(report))
     found.push(conflict("from", "flowMeasure", "only counts and sums have a bridge"));
-  if (isBackwards(report.from, report.to))
-    found.push(
-      conflict(
-        "from",
-        "backwards",
-        `${report.to} is before ${report.from}`,
-        "write the earlier one first",
-      ),
-    );
-  return found;
+  return [...found, ...backwards(report.from, report.to)];
 }
 
 export const bridge = defineKind<BridgeReport>({

@@ -10,7 +10,7 @@ import {
 } from "../../sentence";
 import { parseDayHere } from "../burndown/burndown";
 import { conflict, defineKind, pastShapeInput } from "../defineKind";
-import { isBackwards } from "../ends";
+import { backwards } from "../ends";
 import { basePlaces } from "../places";
 import type { BudgetReport } from "./definition";
 
@@ -40,16 +40,7 @@ export const budget = defineKind<BudgetReport>({
     ...(subject.id === "projects"
       ? []
       : [conflict("", "ofProjects", "only projects have plans and budgets")]),
-    ...(ends && isBackwards(ends.from, ends.to)
-      ? [
-          conflict(
-            "from",
-            "backwards",
-            `${ends.to} is before ${ends.from}`,
-            "write the earlier day first",
-          ),
-        ]
-      : []),
+    ...(ends ? backwards(ends.from, ends.to) : []),
   ],
   places: basePlaces,
   shapeInput: () => pastShapeInput("budget"),

@@ -17,7 +17,7 @@ import {
 import { parseDay } from "../../time";
 import { oneTeamOf } from "../oneTeam";
 import { conflict, defineKind, pastShapeInput, type Conflict } from "../defineKind";
-import { isBackwards } from "../ends";
+import { backwards } from "../ends";
 import { basePlaces, type Place } from "../places";
 import { type BurndownReport } from "./definition";
 
@@ -90,17 +90,7 @@ function burnsText(of: Exclude<Of, { kind: "filter" }>, catalog: Catalog): strin
 }
 
 function conflicts({ of, where }: BurndownReport): Conflict[] {
-  if (of.kind === "filter")
-    return isBackwards(of.from, of.to)
-      ? [
-          conflict(
-            "from",
-            "backwards",
-            `${of.to} is before ${of.from}`,
-            "write the earlier day first",
-          ),
-        ]
-      : [];
+  if (of.kind === "filter") return backwards(of.from, of.to);
   return where
     ? [
         conflict(
