@@ -33,6 +33,17 @@ export function wrongProject(values: Values): Wrong | null {
     : null;
 }
 
+/** A budget that is not what its kept changes lead to, where the bundle brings none of its own. */
+export function wrongBudget(values: Values, kept: KnownProject | undefined): Wrong | null {
+  const last = kept?.changes.at(-1);
+  return last && values.budget !== undefined && !sameNumber(values.budget as string, last.to)
+    ? {
+        column: "budget",
+        reason: told(values.budget as string, "the budget after its changes", last.to),
+      }
+    : null;
+}
+
 /** By time where a client is named and nothing else is said. */
 export const bills = ({
   billing,

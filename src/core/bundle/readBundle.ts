@@ -18,6 +18,7 @@ import {
 } from "./model";
 import {
   bills,
+  wrongBudget,
   wrongChanges,
   wrongCost,
   wrongProject,
@@ -312,7 +313,13 @@ class Reader {
       if (values[from] != null && values[to] != null && values[to]! < values[from]!)
         return { column: to, reason: `${to} is before ${from}` };
     }
-    if (id === "projects") return wrongProject(values);
+    if (id === "projects")
+      return (
+        wrongProject(values) ??
+        (this.raw.budget_changes
+          ? null
+          : wrongBudget(values, this.projects.get(values.project as string)))
+      );
     if (
       id === "items" &&
       values.deleted_at != null &&

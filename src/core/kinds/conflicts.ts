@@ -3,7 +3,7 @@ import type { AskContext, Catalog } from "../catalog";
 import { shapes, whyNot, type ShapeInput } from "../shapes";
 import { hasTooManyBuckets, MOST_BUCKETS, resolvePeriod } from "../time";
 import { conflict, type Conflict } from "./defineKind";
-import { daysOf } from "./personDays";
+import { whyNoDays } from "./personDays";
 import { kindOf, type Report } from "./registry";
 
 /** What the shapes ask about a report. */
@@ -13,14 +13,8 @@ export const shapeInput = (report: Report, catalog: Catalog): ShapeInput =>
 /** What the clauses of a report ask of one another. */
 export function conflictsIn(report: Report, context: AskContext): Conflict[] {
   const found = [...kindOf(report).conflicts(report, context)];
-  if (report.subject.id === "personDays" && !daysOf(report, context))
-    found.push(
-      conflict(
-        "where",
-        "days",
-        "say which days: for last 3 full months, or date during last month",
-      ),
-    );
+  const noDays = whyNoDays(report, context);
+  if (noDays) found.push(conflict("where", "days", noDays));
   const many = tooManyBuckets(report, context);
   if (many) found.push({ clause: "for", problem: many });
   const shape = report.shape && shapes[report.shape];

@@ -1,9 +1,8 @@
 import { planned, type Plan } from "../plan";
 import { NOT_YOURS } from "../catalog";
-import type { Viewpoint } from "../relation";
 import type { Answer, HiddenAnswer } from "./answers";
 import type { Planned } from "./definePlanned";
-import { hiddenShown } from "./hidden";
+import { hiddenShown, NARROWED, narrowedSays } from "./hidden";
 import { moneySight } from "./moneyUse";
 import { withDays } from "./personDays";
 import type { Report } from "./registry";
@@ -26,7 +25,7 @@ export function guarded<R extends Report>(inner: Planned<R, Answer>): Planned<R,
       const shown = yield* inner.shown(report, dress, withDays(report, view), rows);
       return sight === "all" || shown.kind === "list"
         ? shown
-        : { ...shown, says: [...shown.says, { text: ` ${narrowedWords(view)}` }] };
+        : { ...shown, says: [...shown.says, narrowedSays(view)] };
     },
     *body(answer, report, view, options): Plan<object> {
       if (isHidden(answer)) return { hidden: NOT_YOURS };
@@ -46,12 +45,3 @@ export function guarded<R extends Report>(inner: Planned<R, Answer>): Planned<R,
 }
 
 const isHidden = (answer: Answer): answer is HiddenAnswer => answer.kind === "hidden";
-
-/** As programs are told. */
-const NARROWED = "money of your projects";
-
-/** Whose money is counted, where it is not that of all. */
-function narrowedWords({ money, catalog }: Viewpoint): string {
-  const names = (money ?? []).flatMap((id) => catalog.names.find("project", id)?.label ?? []);
-  return `Only the money of your projects: ${names.join(", ")}.`;
-}

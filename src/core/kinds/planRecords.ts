@@ -1,3 +1,4 @@
+import { lastOf } from "../catalog";
 import type { Plan } from "../plan";
 import { Relation, type Viewpoint } from "../relation";
 import { bind, compile, EMPTY, joined, sql, type Fragment } from "../sql";
@@ -68,7 +69,7 @@ export function* planRecords(
   const { opened = { path: [] }, only } = ask;
   const found = only ? onlyThese(report, only, view) : yield* recordsOf(report, opened, view);
   if (!found) return null;
-  const records = yield* pageOf(report, ask, found);
+  const records = yield* pageOf(report, { ...ask, sorts: seenSorts(report, ask, view) }, found);
   const { deciding } = plannedOf(report);
   if (!deciding || only) return records;
   const steps = yield* deciding(report, opened, records.rows, view);
@@ -78,6 +79,13 @@ export function* planRecords(
   });
   return { ...records, rows };
 }
+
+/** Orders of what is opened: one by money that is not all the viewer's to see would leave records out, so it is none. */
+const seenSorts = (report: Report, { sorts }: RecordsAsk, { catalog, money }: Viewpoint) =>
+  sorts.filter(({ field }) => {
+    const path = catalog.findPath(report.subject.id, field);
+    return money === null || !path || !lastOf(path).isMoney;
+  });
 
 function onlyThese(report: Report, ids: readonly number[], view: Viewpoint): FoundRecords {
   const relation = new Relation(report.subject.id, withDays(report, view));

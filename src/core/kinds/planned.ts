@@ -56,6 +56,7 @@ export { velocityAnswer } from "./velocity/answer";
 export { lastTurn, type DecidingStep } from "./planDeciding";
 export { percentagesOf } from "./count/percentages";
 export { TooLarge } from "./tooLarge";
+export { withDays } from "./personDays";
 export { bridgeSince } from "./bridgeSince";
 export { flowBeside, levelsBeside } from "./besideNumber";
 export { planBesideLevels } from "./level/planBesideLevels";

@@ -12,8 +12,8 @@ export interface Days {
 }
 
 const DATE_OF_DAY_ONE = "2000-01-01";
-/** So many days lie between the identities of two people's days. */
-const DAYS_APART = 20_000;
+/** So many days lie between the identities of two people's days: more than a report may ask for. */
+const DAYS_APART = 4_000;
 
 /** Cost entries, and one for each time entry with a cost where labour is made from these: those have their identities below 0. */
 const costEntries = ({ rows, money }: Books): Fragment => {

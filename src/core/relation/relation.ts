@@ -14,63 +14,18 @@ import { derivedSql, type DerivedRow, type SheetId } from "../catalog/sql";
 import { sheets, sources, type Books, type Days } from "../projects/sql";
 import { instantText, localDay, workClock } from "../time";
 import { allOf, bind, EMPTY, identifier, joined, sql, type Fragment } from "../sql";
+import {
+  HIDEABLE,
+  MOVED_THINGS,
+  movedField,
+  namesOf,
+  PLAIN,
+  TABLES,
+  type Plain,
+  wasBooked,
+  customValue,
+} from "./tables";
 import type { Viewpoint } from "./viewpoint";
-
-const TABLES: { readonly [T in ThingType | SubjectId]: string } = {
-  status: "statuses",
-  kind: "kinds",
-  priority: "priorities",
-  person: "people",
-  team: "teams",
-  service: "services",
-  asset: "assets",
-  project: "projects",
-  sprint: "sprints",
-  release: "releases",
-  items: "items",
-  moves: "moves",
-  timeEntries: "time_entries",
-  costEntries: "cost_entries",
-  projects: "projects",
-  assets: "assets",
-  milestones: "milestones",
-  weeklyWords: "weekly_words",
-  plannedCosts: "planned_costs",
-  billings: "billings",
-  personDays: "people",
-};
-
-/** What a subject begins with, where it has it: the column of its project, and the columns that tell when an entry was there. */
-interface Plain {
-  readonly project?: string;
-  readonly entry?: { readonly day: string; readonly gone: string };
-}
-const PLAIN: { readonly [S in Exclude<SubjectId, "items" | "moves">]: Plain } = {
-  timeEntries: { project: "charged_project_id", entry: { day: "worked_on", gone: "gone_at" } },
-  costEntries: { project: "project_id", entry: { day: "on", gone: "deleted_at" } },
-  plannedCosts: { project: "project_id" },
-  billings: { project: "project_id", entry: { day: "on", gone: "deleted_at" } },
-  personDays: {},
-  projects: { project: "id" },
-  assets: {},
-  milestones: { project: "project_id" },
-  weeklyWords: { project: "project_id" },
-};
-
-/** Things that a viewer may not know of; all others are known to everyone in the workspace. */
-const HIDEABLE: readonly ThingType[] = ["project", "sprint", "release"];
-
-/** Things that moves lead from and to. */
-const MOVED_THINGS: readonly ThingType[] = [
-  "status",
-  "priority",
-  "person",
-  "team",
-  "project",
-  "service",
-  "sprint",
-];
-const movedField = (thing: ThingType): string => (thing === "person" ? "assignee" : thing);
 
 /**
  * The rows of one subject, seen from a viewpoint: its table, the joins that the asked fields need, and the tests
@@ -253,7 +208,8 @@ export class Relation {
         sql`coalesce(r.handed_in_at, r.begins::timestamp AT TIME ZONE ${bind(this.view.calendar.zone, "text")}) <= ${this.now}`,
       );
     if (project) this.guards.push(this.mayBeSeen(`r.${project}`));
-    if (entry && !this.view.deletedToo) this.guards.push(...this.wasBooked(entry));
+    if (entry && !this.view.deletedToo)
+      this.guards.push(...wasBooked(entry, this.view, this.now, this.today));
   }
 
   /** A time entry asks for the rights of its item, too. As it stood, its item was there and had the project that it had then. */
@@ -265,16 +221,6 @@ export class Relation {
     this.joinState("r_item", "LEFT JOIN");
     if (!this.view.deletedToo)
       this.guards.push(sql`(r.item_id IS NULL OR r_item.created_at <= ${this.now})`);
-  }
-
-  /** Entries that are there; as it stood, those booked by then, or where that is not known, dated until then. */
-  private wasBooked({ day, gone }: { readonly day: string; readonly gone: string }): Fragment[] {
-    const deleted = identifier(`r.${gone}`);
-    if (!this.view.past) return [sql`${deleted} IS NULL`];
-    return [
-      sql`(${deleted} IS NULL OR ${deleted} > ${this.now})`,
-      sql`CASE WHEN r.booked_at IS NULL THEN ${identifier(`r.${day}`)} <= ${this.today} ELSE r.booked_at <= ${this.now} END`,
-    ];
   }
 
   private get today(): Fragment {
@@ -367,7 +313,7 @@ export class Relation {
       case "list":
         return identifier(`${this.ownColumn(alias)}.${source.column}`);
       case "custom":
-        return this.custom(this.ownColumn(alias), field, source.id);
+        return customValue(this.ownColumn(alias), field, source.id);
       case "itemKey":
         return this.itemKey(alias, field);
       case "derived":
@@ -408,17 +354,6 @@ export class Relation {
     const walked = [...this.aliases.entries()].find(([, known]) => known === alias)?.[0];
     const path = walked ? `${walked}/${field.id}` : field.id;
     return identifier(`${this.aliases.get(path) ?? this.join(path, alias, field)}.key`);
-  }
-
-  /** A value of a custom field, kept as text in a document, in the type that its field has. */
-  private custom(alias: string, field: Field, id: number): Fragment {
-    const document = identifier(`${alias}.custom`);
-    const key = bind(String(id), "text");
-    const type = SQL_TYPE[typeOf(field).kept];
-    const cast = type ? sql`::${identifier(type)}` : EMPTY;
-    return field.many
-      ? sql`ARRAY(SELECT jsonb_array_elements_text(${document}->${key})${cast})`
-      : sql`(${document}->>${key})${cast}`;
   }
 
   private derived(
@@ -489,24 +424,12 @@ export class Relation {
       this.aliases.set(names, names);
       this.joins.push(
         sql`LEFT JOIN (${joined(
-          MOVED_THINGS.map((thing) => this.namesOf(thing)),
+          MOVED_THINGS.map((thing) => namesOf(thing, this.view)),
           " UNION ALL ",
         )}) AS ${identifier(names)}(field, id, name) ON ${identifier(names)}.field = ${field} AND ${identifier(names)}.id = ${value}`,
       );
     }
     return sql`CASE WHEN ${field} = ANY(${bind(MOVED_THINGS.map(movedField), "text[]")}) THEN ${identifier(names)}.name ELSE ${value} END`;
-  }
-
-  /** The tracked field that holds a type of thing, its identities as moves keep them, and their names; only those that the viewer may know of. */
-  private namesOf(thing: ThingType): Fragment {
-    const known =
-      this.view.projects !== null && HIDEABLE.includes(thing)
-        ? sql` WHERE t.id = ANY(${bind(
-            this.view.catalog.names.list(thing).map((t) => t.id),
-            "int[]",
-          )})`
-        : EMPTY;
-    return sql`SELECT ${bind(movedField(thing), "text")}, t.id::text, ${identifier(thing === "person" ? "t.login" : "t.name")} FROM ${identifier(TABLES[thing])} t${known}`;
   }
 }
 

@@ -53,6 +53,11 @@ const plans = [
   `ALTER TABLE planned_costs ADD UNIQUE NULLS NOT DISTINCT (project_id, month, category, planned_on)`,
   `ALTER TABLE milestones ADD COLUMN baseline_on date`,
   `ALTER TABLE weekly_words ADD COLUMN handed_in_at timestamptz`,
+  // Words of nobody were brought in again with each bundle; now a week has one of them.
+  `DELETE FROM weekly_words w USING weekly_words k
+    WHERE w.person_id IS NULL AND k.person_id IS NULL AND k.project_id = w.project_id AND k.week = w.week AND k.id > w.id`,
+  `ALTER TABLE weekly_words DROP CONSTRAINT weekly_words_project_id_person_id_week_key,
+     ADD UNIQUE NULLS NOT DISTINCT (project_id, person_id, week)`,
 ];
 
 const people = [

@@ -1,3 +1,4 @@
+import { NOT_YOURS } from "@/core/catalog";
 import { PassThrough, type Readable } from "node:stream";
 import Excel from "exceljs";
 import type { Dress } from "@/core/definition";
@@ -86,7 +87,7 @@ function cellOf(
   value: string | null,
   kind: "text" | "number" | "date" | "instant" | "flag",
 ): Excel.CellValue {
-  if (value === null) return null;
+  if (value === null || value === NOT_YOURS) return value;
   if (kind === "number") return Number(value);
   // A local date or time as the sheet shows it: sheets know no zones.
   return kind === "date" || kind === "instant"

@@ -1,7 +1,7 @@
 import { PlainMeasureSchema } from "@/core/definition/schemas";
 import { checkMeasure } from "@/core/kinds";
-import { fine, refused, type Result } from "@/core/base";
-import { SUBJECT_IDS, type AskContext, type SubjectId } from "@/core/catalog";
+import { fine, folded, refused, type Result } from "@/core/base";
+import { readyMeasures, SUBJECT_IDS, type AskContext, type SubjectId } from "@/core/catalog";
 
 import { putMeasure, type EntityManager, type Viewer } from "@/data";
 import { mayBuild } from "./kept";
@@ -30,6 +30,12 @@ export async function saveMeasure(
       code: "measure.means",
       message: "Say in one line what it means.",
       path: "means",
+    });
+  if (readyMeasures.some((ready) => folded(ready.name) === folded(name)))
+    return refused({
+      code: "measure.name",
+      message: `Every workspace has a measure called ${name}: take another name.`,
+      path: "name",
     });
   const read = PlainMeasureSchema.safeParse(given.measure);
   if (!read.success || !SUBJECT_IDS.includes(given.subject as SubjectId))

@@ -5,6 +5,7 @@ import {
   planCount,
   planRecords,
   planWorkings,
+  withDays,
   type BodyOptions,
   type RecordsAnswer,
   type RecordsAsk,
@@ -32,7 +33,7 @@ export const answerReport = (
 ): Promise<Answer> => runPlan(em, plannedOf(report).answer(report, viewOf(report, view), options));
 
 export const answerCount = async (em: EntityManager, report: CountReport, view: Viewpoint) =>
-  countAnswer(await runPlan(em, planCount(report, viewOf(report, view))));
+  countAnswer(await runPlan(em, planCount(report, withDays(report, viewOf(report, view)))));
 
 /** The same as programs get it. */
 export function answerBody(

@@ -64,9 +64,12 @@ export const budgetPlanned = definePlanned<BudgetReport, BudgetAnswer>({
   },
   body: (answer) => planned(body(answer)),
   table,
-  addsUp,
+  addsUp: () => null,
   source: (report, opened, view) => planned(source(report, opened, view)),
   partNamed: (_report, group, split) =>
     planned(split === undefined ? { path: group.map(String) } : null),
-  notes: () => planned([]),
+  *notes(report, view) {
+    const says = addsUp(yield* planBudget(report, view));
+    return says === null ? [] : [{ about: "it adds up", says }];
+  },
 });

@@ -3,7 +3,7 @@ import type { Viewpoint } from "../../relation";
 import { toldBucket, toldNumber, sheetNumber } from "../numbers";
 import { definePlanned, type FigureTable } from "../definePlanned";
 import type { HiddenAnswer } from "../answers";
-import { hiddenShown } from "../hidden";
+import { hiddenShown, NARROWED, narrowedSays } from "../hidden";
 import { bucketPath } from "../namedBucket";
 import { among, type Opened, type RecordSource } from "../opened";
 import { shownHistory } from "../past";
@@ -39,7 +39,7 @@ const toldLines = (of: SCurveAnswer["of"], values: LineValues, suffix = "") =>
 const body = ({ of, projects, asked, isNarrowed, rows }: SCurveAnswer): object => ({
   projects,
   leftOut: asked - projects,
-  ...(isNarrowed ? { narrowed: "money of your projects" } : {}),
+  ...(isNarrowed ? { narrowed: NARROWED } : {}),
   rows: rows.map(({ bucket, at, within }) => ({
     bucket: toldBucket(bucket),
     ...toldLines(of, at),
@@ -71,9 +71,12 @@ export const sCurvePlanned = definePlanned<SCurveReport, Known>({
   answer: planSCurve,
   *shown(report, dress, view): Plan<ReturnType<typeof hiddenShown>> {
     const answer = yield* planSCurve(report, view);
-    return answer.kind === "hidden"
-      ? hiddenShown(report, view)
-      : shownHistory(answer, report, dress, view, sCurveTelling);
+    if (answer.kind === "hidden") return hiddenShown(report, view);
+    const shown = shownHistory(answer, report, dress, view, sCurveTelling);
+    // Whether progress is weighed by money turns out only here: of the others it is said for them.
+    return report.of === "progress" && answer.isNarrowed
+      ? { ...shown, says: [...shown.says, narrowedSays(view)] }
+      : shown;
   },
   body: (answer) => planned(answer.kind === "hidden" ? {} : body(answer)),
   table: (answer) => (answer.kind === "hidden" ? null : table(answer)),

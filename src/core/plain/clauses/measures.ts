@@ -135,6 +135,12 @@ export function readMeasures(question: Question, draft: Draft): void {
   }
 }
 
+/** What is planned and billed, in money. */
+const BOOKS = [
+  { said: "planned (?:costs?|spending|expenses)", subject: "planned costs" },
+  { said: "billings?|invoices?|(?:amount )?(?:billed|invoiced)", subject: "billings" },
+] as const;
+
 /** Hours, costs: what time entries and cost entries tell of. */
 export function readEntries(question: Question, draft: Draft): void {
   const hours = question.take(
@@ -163,6 +169,12 @@ export function readEntries(question: Question, draft: Draft): void {
       "filler",
       "said with the hours",
     );
+    return;
+  }
+  const books = BOOKS.find(({ said }) => question.take(said, "measure", "an amount of money"));
+  if (books) {
+    draft.subject = books.subject;
+    draft.measure = "sum of amount";
     return;
   }
   if (

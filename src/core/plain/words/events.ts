@@ -22,6 +22,9 @@ export const EVENTS: readonly { readonly said: string; readonly date: string }[]
 export const USUAL_DATE: Readonly<Record<string, string>> = {
   "time entries": "worked on",
   "cost entries": "spent on",
+  "planned costs": "planned for",
+  billings: "billed on",
+  "person days": "date",
   moves: "moved on",
   milestones: "due",
 };

@@ -32,6 +32,11 @@ export const FIELD_WORDS: readonly { readonly said: string; readonly field: stri
   { said: "clients?", field: "client" },
 ];
 
+const OF_PROJECT = {
+  manager: "project's manager",
+  client: "project's client",
+} as const;
+
 /** How other subjects reach what is known of items and people. */
 const REACHED: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   "time entries": {
@@ -43,7 +48,12 @@ const REACHED: Readonly<Record<string, Readonly<Record<string, string>>>> = {
     service: "item's service",
     status: "item's status",
   },
-  "cost entries": { manager: "project's manager", team: "project's team" },
+  "cost entries": OF_PROJECT,
+  "planned costs": OF_PROJECT,
+  billings: OF_PROJECT,
+  milestones: OF_PROJECT,
+  "weekly words": { assignee: "person", ...OF_PROJECT },
+  "person days": { assignee: "person", team: "person's team" },
   projects: { assignee: "manager" },
   items: { client: "project's client", manager: "project's manager" },
   moves: {
@@ -63,6 +73,9 @@ export const reachedBy = (subject: string): Readonly<Record<string, string>> =>
 export const SUBJECT_OF: Readonly<Record<string, Exclude<SubjectId, "items">>> = {
   "time entries": "timeEntries",
   "cost entries": "costEntries",
+  "planned costs": "plannedCosts",
+  billings: "billings",
+  "person days": "personDays",
   moves: "moves",
   projects: "projects",
   assets: "assets",

@@ -13,6 +13,7 @@ export const NOUNS: readonly { readonly said: string; readonly subjects: readonl
   },
   { said: "time entries|time entry|timesheets?|bookings of time", subjects: ["time entries"] },
   { said: "cost entries|cost entry|expenses", subjects: ["cost entries"] },
+  { said: "person days?", subjects: ["person days"] },
   { said: "projects?", subjects: ["projects"] },
   { said: "moves", subjects: ["moves"] },
   { said: "assets?", subjects: ["assets"] },
