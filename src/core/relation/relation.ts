@@ -3,8 +3,6 @@ import {
   isTrackedField,
   lastOf,
   NOT_YOURS,
-  SQL_TYPE,
-  typeOf,
   type Field,
   type FieldPath,
   type SubjectId,
@@ -12,7 +10,7 @@ import {
 } from "../catalog";
 import { derivedSql, type DerivedRow, type SheetId } from "../catalog/sql";
 import { sheets, sources, type Books, type Days } from "../projects/sql";
-import { instantText, localDay, workClock } from "../time";
+import { instantText, localDay } from "../time";
 import { allOf, bind, EMPTY, identifier, joined, sql, type Fragment } from "../sql";
 import {
   HIDEABLE,
@@ -23,6 +21,7 @@ import {
   TABLES,
   type Plain,
   wasBooked,
+  workedAt,
   customValue,
 } from "./tables";
 import type { Viewpoint } from "./viewpoint";
@@ -384,7 +383,7 @@ export class Relation {
         const isSpan = holder().endsWith("_state");
         return { clock: state(isSpan ? "valid_from" : "state_from"), working: state("w_from") };
       },
-      now: { clock: this.now, working: this.workedNow },
+      now: { clock: this.now, working: workedAt(this.view) },
       today: this.today,
       pastDay: past ? this.today : null,
       get chargedProject() {
@@ -409,10 +408,6 @@ export class Relation {
       );
     }
     return name;
-  }
-
-  private get workedNow(): Fragment {
-    return sql`${bind(workClock(this.view.calendar).at(this.view.now), "bigint")}`;
   }
 
   /** A moved value by its name: moves keep the identity of things. The names are joined, so each is found once for each move. */

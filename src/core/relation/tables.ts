@@ -1,5 +1,6 @@
 import { SQL_TYPE, typeOf, type Field, type SubjectId, type ThingType } from "../catalog";
 import { bind, EMPTY, identifier, sql, type Fragment } from "../sql";
+import { workClock } from "../time";
 import type { Viewpoint } from "./viewpoint";
 
 export const TABLES: { readonly [T in ThingType | SubjectId]: string } = {
@@ -69,6 +70,10 @@ export function namesOf(thing: ThingType, view: Viewpoint): Fragment {
       : EMPTY;
   return sql`SELECT ${bind(movedField(thing), "text")}, t.id::text, ${identifier(thing === "person" ? "t.login" : "t.name")} FROM ${identifier(TABLES[thing])} t${known}`;
 }
+
+/** Now, in working time. */
+export const workedAt = ({ calendar, now }: Viewpoint): Fragment =>
+  sql`${bind(workClock(calendar).at(now), "bigint")}`;
 
 /** Entries that are there; as it stood, those booked by then, or where that is not known, dated until then. */
 export function wasBooked(
