@@ -30,6 +30,9 @@ import {
 import { AXIS_PADDING, type AxisStretch } from "./axis";
 import { Plot, useAxis, useSlid, type DayFlag } from "./Plot";
 
+/** More points than this have no marks of their own. */
+const MOST_MARKED = 60;
+
 /** About how wide a plot is, in px. */
 const USUAL_WIDTH = 620;
 
@@ -262,6 +265,7 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
                     written={(rows.length - 1 - point.index) % everyNth === 0}
                     named={one ? (hasRoom && dress.legend !== "none" ? one.label : "") : null}
                     shift={ends[i] ?? 0}
+                    isDense={rows.length > MOST_MARKED}
                   />
                 );
               const shared = {
@@ -358,6 +362,7 @@ function Dot({
   last,
   named,
   shift,
+  isDense,
 }: {
   point: { cx?: number; cy?: number };
   place: number;
@@ -367,6 +372,8 @@ function Dot({
   last: boolean;
   named: string | null;
   shift: number;
+  /** So many points that their marks would run into one another. */
+  isDense: boolean;
 }) {
   if (mark.value === null || point.cx === undefined || point.cy === undefined) return <g />;
   const { cx, cy } = point;
@@ -379,7 +386,7 @@ function Dot({
         <circle
           cx={cx}
           cy={cy}
-          r={isOpen ? 6 : drawn.dress.marks ? 3.2 : 0}
+          r={isOpen ? 6 : drawn.dress.marks && (last || !isDense) ? 3.2 : 0}
           fill={isOpen ? "var(--brass)" : fill(mark.color)}
         />
         {written && mark.written && !drawn.small && named === null && (

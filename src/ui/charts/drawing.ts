@@ -133,7 +133,7 @@ export function ticksTo(most: number): number[] {
 
 /** Ticks of an axis of percentages: of all that there is, or of a ratio. */
 export const percentTicks = (isOfAll: boolean | undefined, { isRatio, unit }: Figure) => {
-  if (isOfAll) return { tickFormatter: (n: number) => `${n} %` };
+  if (isOfAll || unit === "%") return { tickFormatter: (n: number) => `${n} %` };
   return isRatio && unit === null
     ? { tickFormatter: (n: number) => `${Number((n * 100).toPrecision(6))} %` }
     : { tickFormatter: shortNumber };
