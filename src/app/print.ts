@@ -11,13 +11,13 @@ import {
   localDay,
   longDayText,
   newSession,
-  roomFacts,
   sightOf,
   systemClock,
   type Desk,
   type EntityManager,
   type PrintJob,
 } from "@/server/web";
+import { printReport } from "@/core/kinds";
 import { isReportTile } from "@/core/definition";
 import type { BoardPrintFacts, PrintFacts } from "@/ui/print";
 
@@ -56,7 +56,12 @@ async function loadReport(
     asOf: shown.asOf.includes(" ")
       ? shown.asOf
       : `as of ${longDayText(localDay(now, calendar.zone))}, ${shown.asOf}`,
-    facts: roomFacts(desk),
+    sentence: printReport(job.report, desk.view.catalog),
+    called: {
+      one: desk.view.catalog.countedWords(job.report.subject, 1),
+      several: desk.view.catalog.countedWords(job.report.subject, 2),
+      all: desk.view.catalog.subjectWords(job.report.subject),
+    },
     report: job.report,
     dress: job.dress,
     title: job.title,

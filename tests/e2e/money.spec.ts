@@ -13,7 +13,7 @@ test("a curve of cost tells itself in words and as a table, and opens its projec
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "As a table" }).click();
   await expect(page.getByRole("columnheader", { name: "projected" })).toBeVisible();
-  await page.getByRole("button", { name: /^cost/ }).click();
+  await page.getByRole("button", { name: /^what grows: cost/ }).click();
   await page.getByRole("radio", { name: /^earned value/ }).click({ force: true });
   await page.getByRole("button", { name: "Done", exact: true }).click();
   await expect(page.getByText(/What is done is worth/)).toBeVisible();
@@ -63,7 +63,7 @@ test("what cannot be asked of money and of people is told at its place, and noth
   ]) {
     await page.goto(reportOf(sentence));
     await expect(page.locator("[id$='-error']")).toContainText(told);
-    await expect(page.getByRole("textbox", { name: /sentence/i })).toHaveValue(sentence);
+    await expect(page.getByRole("combobox", { name: "The sentence" })).toHaveValue(sentence);
   }
 });
 
@@ -73,7 +73,7 @@ test("who owes a weekly word is asked for any week", async ({ page }) => {
     reportOf("list projects where owes a weekly word for last week showing project as list"),
   );
   await expect(page.getByRole("table").getByText("Crew app")).toBeVisible();
-  await page.getByRole("button", { name: /^owes a weekly word/ }).click();
+  await page.getByRole("button", { name: /^condition: owes a weekly word/ }).click();
   const weeks = page.getByLabel("For the weeks that begin in");
   await weeks.fill("last weke");
   await expect(page.getByText(/is not a period|was not understood/).first()).toBeVisible();

@@ -2,7 +2,7 @@
 import { sightWords, type Sight } from "@/core/figure";
 import { useSettled } from "./useSettled";
 import type { Workings } from "@/core/kinds/planned";
-import { type Report, printReport, type Shown, isDrawable } from "@/core/kinds";
+import { type Report, type Shown, isDrawable } from "@/core/kinds";
 import { useEffect, useRef, useMemo, useState } from "react";
 import styled, { createGlobalStyle } from "styled-components";
 
@@ -10,19 +10,13 @@ import type { Dress } from "@/core/definition";
 
 import { numberText } from "@/core/base";
 
-import {
-  contextOf,
-  FigureBody,
-  measureWords,
-  RowsHead,
-  saidWords,
-  Says,
-  WorkingsBody,
-  type RoomFacts,
-} from "../report";
+import { FigureBody, measureWords, RowsHead, saidWords, Says, WorkingsBody } from "../report";
 
 export interface PrintFacts {
-  readonly facts: RoomFacts;
+  /** What the report says, in full: the page itself carries no names but those it shows. */
+  readonly sentence: string;
+  /** What its records are called: one of them, several, and all that it is about. */
+  readonly called: { readonly one: string; readonly several: string; readonly all: string };
   readonly brand: { readonly heading: string; readonly picture: string };
   readonly workspace: string;
   readonly who: string;
@@ -154,7 +148,8 @@ const nothing = () => undefined;
 
 /** A report on paper: heading, sentence, figure, date and link to the live one. Ready when all that it shows is drawn. */
 export function PrintPage({
-  facts,
+  sentence,
+  called,
   brand,
   workspace,
   who,
@@ -169,7 +164,14 @@ export function PrintPage({
   as,
   across,
 }: PrintFacts & { as: "pdf" | "png" | "svg"; across: boolean }) {
-  const context = useMemo(() => contextOf(facts), [facts]);
+  const names = useMemo(
+    () => ({
+      countedWords: (_subject: unknown, count: number | string) =>
+        String(count) === "1" ? called.one : called.several,
+      subjectWords: () => called.all,
+    }),
+    [called],
+  );
   const sheet = useRef<HTMLDivElement>(null);
   const isReady = useSettled(sheet);
   const dress: Dress = { ...asked, textures: asked.textures || as === "pdf" };
@@ -190,7 +192,7 @@ export function PrintPage({
       <section data-figure style={as === "pdf" ? undefined : { padding: 18 }}>
         <h1>{title}</h1>
         {dress.subtitle && <p>{dress.subtitle}</p>}
-        <p className="says">{printReport(report, context.catalog)}</p>
+        <p className="says">{sentence}</p>
         {isDrawable(shown) && <Says>{saidWords(shown.says)}</Says>}
         {!isDrawable(shown) ? (
           <PrintedRows shown={shown} />
@@ -200,7 +202,7 @@ export function PrintPage({
               shown={shown}
               report={report}
               dress={dress}
-              measure={measureWords(shown, report, context)}
+              measure={measureWords(shown, report, { catalog: names })}
               title={title}
               opened={null}
               onOpen={nothing}

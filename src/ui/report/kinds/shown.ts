@@ -5,6 +5,11 @@ import type { SentencePart } from "@/core/sentence";
 import { dayText, type Bucket } from "@/core/time";
 import type { Trend, TrendAnswer } from "../explore/steps";
 
+/** What tells how records are called. */
+interface Calling {
+  readonly catalog: Pick<AskContext["catalog"], "countedWords" | "subjectWords">;
+}
+
 /** What is shown of one kind of report: nothing of what a builder chooses with, so that tiles and paper are light. */
 interface ShownKind<R extends Report, A extends Answer> {
   /** Enough is said for it to be asked. */
@@ -20,7 +25,7 @@ interface ShownKind<R extends Report, A extends Answer> {
   /** The trend in it that can be explored. */
   readonly trend?: (report: R, answer: A) => Explored;
   /** In a word: what its figure's number is of. */
-  readonly measureWords: (answer: A, report: Report, context: AskContext | null) => string;
+  readonly measureWords: (answer: A, report: Report, context: Calling | null) => string;
   /** What its two ends are called. */
   readonly ends?: (report: R) => readonly [string, string];
   /** The stretches of time along it, in its order, and since when (ms) there is anything to tell. */
@@ -49,7 +54,7 @@ export interface Explored {
 }
 
 /** The words of what a report is about, where a measure has none of its own. */
-const subjectWords = (_answer: unknown, report: Report, context: AskContext | null) =>
+const subjectWords = (_answer: unknown, report: Report, context: Calling | null) =>
   context ? context.catalog.subjectWords(report.subject) : "";
 
 const endText = (moment: string): string =>
@@ -141,7 +146,7 @@ export const tellsInTile = (report: Report): boolean => shownKindOf(report).tell
 export const measureWords = (
   { answer }: Drawable,
   report: Report,
-  context: AskContext | null,
+  context: Calling | null,
 ): string => shownKindOf(answer).measureWords(answer, report, context);
 
 /** The trend in a figure that can be explored. */
