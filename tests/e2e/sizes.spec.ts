@@ -10,14 +10,14 @@ const BUDGETS = {
   "/(rooms)/settings/imports": 195,
   "/(rooms)/settings/print": 199,
   "/(rooms)/settings/words": 200,
-  "/(rooms)/reports/[id]": 308,
-  "/(rooms)/reports/new": 308,
-  "/(rooms)/dashboards/[id]": 213,
+  "/(rooms)/reports/[id]": 299,
+  "/(rooms)/reports/new": 299,
+  "/(rooms)/dashboards/[id]": 211,
   "/(rooms)/sprints/[id]": 297,
-  "/(rooms)/items": 276,
+  "/(rooms)/items": 256,
   "/(rooms)/items/[key]": 227,
   "/sign-in": 203,
-  "/print/[secret]": 232,
+  "/print/[secret]": 186,
 } as const;
 
 const sizes = () => firstLoads(Object.keys(BUDGETS));
