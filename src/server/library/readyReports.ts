@@ -282,7 +282,7 @@ export const REPORTS: readonly {
     sentence:
       'measure "utilisation" of person days by person top 12 by sum of worked split by week of date for last 8 weeks to date as heat map',
     category: "Projects",
-    purpose: "Hours worked of those that there were; 1 is all of them.",
+    purpose: "Hours worked, of those that there were.",
   },
   {
     name: "Who owes a weekly word",
