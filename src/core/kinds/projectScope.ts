@@ -8,7 +8,7 @@ import { localDay, type Day } from "../time";
 export function projectsOf(report: ReportBase, view: Viewpoint, ofMoney: boolean): Fragment {
   const relation = new Relation("projects", view);
   const tests = matchTests(report, relation);
-  if (ofMoney) relation.askMoney();
+  if (ofMoney) relation.guardMoney();
   return sql`SELECT ${relation.id} AS id FROM ${relation.from()} WHERE ${joined([...tests, relation.guard()], " AND ")}`;
 }
 

@@ -138,13 +138,8 @@ export class Relation {
     return this.source(owner, lastOf(path), working);
   }
 
-  /** The records are those whose money the viewer sees. */
-  askMoney(): void {
-    this.guardMoney("r");
-  }
-
   /** What is measured, tested, grouped or sorted by money is of the rows whose money the viewer sees. */
-  private guardMoney(owner: string): void {
+  guardMoney(owner = "r"): void {
     if (this.view.money === null || this.guarded.has(owner)) return;
     this.guarded.add(owner);
     this.guards.push(this.ownsMoney(owner));
