@@ -13,7 +13,7 @@ const CORE_ORDER = [
   ["answer"],
   ["figure"],
   ["kinds"],
-  ["bundle", "delivery", "exports", "plain"],
+  ["briefing", "bundle", "delivery", "exports", "plain"],
 ];
 const MAY = {
   core: ["core"],
@@ -33,7 +33,7 @@ const SRC = "^(?:tests/architecture/planted/)?src/";
 /** What only the server needs: SQL, and what plans it. */
 const SQL = [
   `${SRC}core/(sql|relation|plan)/`,
-  `${SRC}core/kinds/planned\\.ts`,
+  `${SRC}core/(kinds|briefing)/planned\\.ts`,
   `${SRC}core/(filter|measure)/sql\\.ts`,
   `\\.sql\\.ts$`,
 ];

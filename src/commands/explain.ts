@@ -1,8 +1,8 @@
 import { parseSentence, printReport } from "@/core/kinds";
-import { plannedOf } from "@/core/kinds/planned";
+import { plannedOf, viewOf } from "@/core/kinds/planned";
 import { explainPlan, findPersonByLogin, loadViewer, newSession } from "@/data";
 import { systemClock } from "@/server/clock";
-import { viewOf } from "@/server/reports/answerReport";
+
 import { deskOf } from "@/server/viewer/viewpoint";
 import { runCommand } from "./run";
 

@@ -69,7 +69,16 @@ export interface AskContext {
   readonly calendar: WorkCalendar;
   /** What people mean by words that no sentence has, for whoever tells them of mistakes. */
   readonly meanings?: Meanings;
+  /** What `this project`, `this sprint`, `this release` and `this team` stand for, in a room or a briefing of one. */
+  readonly here?: Here;
 }
+/** The thing that a room or a briefing is of. */
+export interface Here {
+  readonly thing: HereThing;
+  readonly id: number;
+}
+export const HERE_THINGS = ["project", "sprint", "release", "team"] as const;
+export type HereThing = (typeof HERE_THINGS)[number];
 /** Words as people write them, each with the words of the sentence that it may stand for, the likeliest first. */
 export type Meanings = Readonly<Record<string, readonly string[]>>;
 

@@ -61,3 +61,6 @@ export { bridgeSince } from "./bridgeSince";
 export { flowBeside, levelsBeside } from "./besideNumber";
 export { planBesideLevels } from "./level/planBesideLevels";
 export { partCondition, type PartCondition } from "./partCondition";
+export { viewOf } from "./viewOf";
+export { countsMoney } from "./moneyUse";
+export { answerOfCount } from "./count/planned";

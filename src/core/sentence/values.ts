@@ -1,5 +1,6 @@
 import { folded, nearest } from "../base";
 import {
+  HERE_THINGS,
   UNITS,
   isDate,
   lastOf,
@@ -140,6 +141,8 @@ export function parseThing(cursor: Cursor, context: AskContext, type: ThingType)
   const { names } = context.catalog;
   for (const word of VIEWER_WORDS[type] ?? [])
     if (cursor.phrase(word, "value", word, "whoever is looking")) return { kind: "viewer", word };
+  const here = parseHere(cursor, context, type);
+  if (here) return here;
   if (type === "status") {
     if (
       cursor.phrase(
@@ -206,6 +209,29 @@ export function parseThing(cursor: Cursor, context: AskContext, type: ThingType)
   }
   cursor.at += found.length;
   return { kind: "thing", thing: type, id: found.things[0].id };
+}
+
+/** `this project` in the room or the briefing of one: that project from now on, wherever the sentence goes. */
+function parseHere(cursor: Cursor, { here, catalog }: AskContext, type: ThingType): Value | null {
+  if (!HERE_THINGS.some((thing) => thing === type)) return null;
+  const words = `this ${type}`;
+  if (here?.thing === type) {
+    const called = catalog.names.find(type, here.id)?.label ?? "";
+    return cursor.phrase(words, "value", words, called)
+      ? { kind: "thing", thing: type, id: here.id }
+      : null;
+  }
+  const length = cursor.phraseLength(words);
+  return length
+    ? cursor.stop(
+        {
+          code: "sentence.notHere",
+          message: `${words} has a meaning in the room or a briefing of a ${type}: here it needs its name`,
+        },
+        cursor.at,
+        cursor.at + length,
+      )
+    : null;
 }
 
 /** The thing that is named here: one quoted name, or as many words as make the longest known name. */

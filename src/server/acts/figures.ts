@@ -1,9 +1,9 @@
 import { askFigure, askRecords, askValues, askEmptied } from "../reports/room";
-import { answerWorkings, viewOf } from "../reports/answerReport";
+import { answerWorkings } from "../reports/answerReport";
 import { settled, nothingHere, Refused } from "../refused";
 import { compareWith, quickLook } from "../reports/compare";
 import { runPlan } from "@/data";
-import { planForecast } from "@/core/kinds/planned";
+import { planForecast, viewOf } from "@/core/kinds/planned";
 import { askSprint } from "../sprints/sprintRoom";
 import { besideNumber } from "../dashboards/beside";
 import { answerTile, beamOf, boardSince, sinceThen } from "../dashboards/tile";

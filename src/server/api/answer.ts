@@ -1,7 +1,7 @@
 import type { ZodType } from "zod";
 import { ReportSchema } from "@/core/kinds/schemas";
 import { checkReport, parseSentence, printReport, type Report } from "@/core/kinds";
-import { plannedOf, recordsBody } from "@/core/kinds/planned";
+import { plannedOf, recordsBody, viewOf } from "@/core/kinds/planned";
 import { readQuestion, type Reading } from "@/core/plain";
 import { instantText, parseInstant } from "@/core/time";
 import { AnswerRequest, ReadRequest, RecordsRequest, type ProblemDetails } from "@/contract/api";
@@ -9,13 +9,7 @@ import { type EntityManager, runPlan } from "@/data";
 import type { Clock } from "../clock";
 import { asRefused, Refused } from "../refused";
 import { unreadableIn, type Unreadable } from "../untrusted";
-import {
-  answerBody,
-  answerRecords,
-  answerReport,
-  answerWorkings,
-  viewOf,
-} from "../reports/answerReport";
+import { answerBody, answerRecords, answerReport, answerWorkings } from "../reports/answerReport";
 import { columnsOf } from "../reports/columns";
 import { deskOf, type Desk } from "../viewer/viewpoint";
 import { taughtTo } from "../questions/words";

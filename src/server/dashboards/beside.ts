@@ -1,10 +1,10 @@
 import type { ShownBeside } from "@/contract/figures";
 import { PLAIN_DRESS } from "@/core/definition";
 import { isDrawable, type Report } from "@/core/kinds";
-import { flowBeside, levelsBeside, planBesideLevels } from "@/core/kinds/planned";
+import { flowBeside, levelsBeside, planBesideLevels, viewOf } from "@/core/kinds/planned";
 import { localDay } from "@/core/time";
 import { runPlan, type EntityManager } from "@/data";
-import { viewOf } from "../reports/answerReport";
+
 import { askFigure } from "../reports/room";
 import type { Desk } from "../viewer/viewpoint";
 import { askedOfTile, type TileAsked } from "./tile";

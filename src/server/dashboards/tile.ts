@@ -18,13 +18,13 @@ import {
   answerOf,
 } from "@/core/kinds";
 import { instantText } from "@/core/time";
-import { bridgeSince, partCondition } from "@/core/kinds/planned";
+import { bridgeSince, partCondition, viewOf } from "@/core/kinds/planned";
 import { conditionText, parseConditionText } from "@/core/sentence";
 import type { EntityManager } from "@/data";
 import { loadReport } from "../library/reports";
 import { nothingHere } from "../refused";
 import { checked } from "../reports/checked";
-import { viewOf } from "../reports/answerReport";
+
 import { askFigure } from "../reports/room";
 import type { Desk } from "../viewer/viewpoint";
 

@@ -1,3 +1,4 @@
+import { viewOf } from "@/core/kinds/planned";
 import { printReport, type Report } from "@/core/kinds";
 import type { Opened } from "@/core/kinds/planned";
 import type { Readable } from "node:stream";
@@ -7,7 +8,7 @@ import { exportFormats, fileName, harmless, whyNotExported, type ExportId } from
 
 import { instantText } from "@/core/time";
 import { copyRows, type EntityManager } from "@/data";
-import { answerBody, answerReport, answerWorkings, viewOf } from "../reports/answerReport";
+import { answerBody, answerReport, answerWorkings } from "../reports/answerReport";
 import type { Desk } from "../viewer/viewpoint";
 import { recordsQuery } from "./recordsQuery";
 import { exportColumns, figureTable, type Table } from "./tables";

@@ -1,8 +1,8 @@
 import type { Report } from "@/core/kinds";
-import { planExport, type ExportQuery, type Opened } from "@/core/kinds/planned";
+import { planExport, type ExportQuery, type Opened, viewOf } from "@/core/kinds/planned";
 import { runPlan, type EntityManager } from "@/data";
 import { noSuchPart } from "../refused";
-import { viewOf } from "../reports/answerReport";
+
 import { columnsOf } from "../reports/columns";
 import type { Desk } from "../viewer/viewpoint";
 

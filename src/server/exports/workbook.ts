@@ -1,3 +1,4 @@
+import { viewOf } from "@/core/kinds/planned";
 import { NOT_YOURS } from "@/core/catalog";
 import { PassThrough, type Readable } from "node:stream";
 import Excel from "exceljs";
@@ -7,7 +8,7 @@ import type { Opened } from "@/core/kinds/planned";
 import { instantText } from "@/core/time";
 import { rowsOf, type EntityManager } from "@/data";
 import { asRefused, Refused } from "../refused";
-import { viewOf } from "../reports/answerReport";
+
 import type { Desk } from "../viewer/viewpoint";
 import { recordsQuery } from "./recordsQuery";
 import { exportColumns, figureTable, workingsTable, type Table } from "./tables";

@@ -5,6 +5,7 @@ import {
   planCount,
   planRecords,
   planWorkings,
+  viewOf,
   withDays,
   type BodyOptions,
   type RecordsAnswer,
@@ -12,17 +13,8 @@ import {
   type Workings,
 } from "@/core/kinds/planned";
 import type { Viewpoint } from "@/core/relation";
-import { endOfDay, parseDay, parseInstant } from "@/core/time";
 import { type EntityManager, runPlan } from "@/data";
 import { noSuchPart } from "../refused";
-
-/** The viewpoint that a report's `as it stood on` asks for: a bare day means its end, a date ahead means now. */
-export function viewOf({ stood }: Pick<Report, "stood">, view: Viewpoint): Viewpoint {
-  if (!stood) return view;
-  const day = parseDay(stood);
-  const asked = day ? endOfDay(day, view.calendar.zone) - 1 : parseInstant(stood);
-  return asked === null || asked >= view.now ? view : { ...view, now: asked, past: true };
-}
 
 /** What a report comes to, as a table with words. */
 export const answerReport = (

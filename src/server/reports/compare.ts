@@ -6,6 +6,7 @@ import {
   planValueCounts,
   type Opened,
   type Other,
+  viewOf,
 } from "@/core/kinds/planned";
 import { headOf } from "@/core/answer";
 
@@ -16,7 +17,6 @@ import { fine, numberText, refused, type Result } from "@/core/base";
 import { type EntityManager, runPlan } from "@/data";
 import { loadReport } from "../library/reports";
 import type { Desk } from "../viewer/viewpoint";
-import { viewOf } from "./answerReport";
 
 export type CompareWith =
   | { readonly kind: "report"; readonly id: number }

@@ -10,11 +10,12 @@ import {
   plannedOf,
   recordsShown,
   type Opened,
+  viewOf,
 } from "@/core/kinds/planned";
 
 import { type EntityManager, runPlan } from "@/data";
 import type { Desk } from "../viewer/viewpoint";
-import { answerCount, answerRecords, viewOf } from "./answerReport";
+import { answerCount, answerRecords } from "./answerReport";
 
 /** A report answered for the screen. @param rows how many records of a list */
 export const askFigure = (

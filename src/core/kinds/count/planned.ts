@@ -26,7 +26,8 @@ import { cutTo, planCount, type CountParts } from "./planCount";
 import { planDots } from "./planDots";
 import { countSource } from "./source";
 
-function* answer(report: CountReport, view: Viewpoint): Plan<CountAnswer> {
+/** What a count comes to, as a table. */
+export function* answerOfCount(report: CountReport, view: Viewpoint): Plan<CountAnswer> {
   return countAnswer(yield* planCount(report, view));
 }
 
@@ -103,7 +104,7 @@ function* partNamed(
 ): Plan<Opened | null> {
   if (group.length === 0 && split === undefined) return { path: [] };
   if (group.length > report.by.length) return null;
-  const given = yield* answer(report, view);
+  const given = yield* answerOfCount(report, view);
   const isWhole = group.length === report.by.length;
   const rows = isWhole ? given.rows : (given.tiers[group.length - 1] ?? []);
   const path =
@@ -182,7 +183,7 @@ function notes(report: CountReport, view: Viewpoint): Note[] {
 }
 
 export const countPlanned = definePlanned<CountReport, CountAnswer>({
-  answer,
+  answer: answerOfCount,
   shown,
   *body(given, report, view, { percent }) {
     const dots = yield* dotsOf(report, view);
