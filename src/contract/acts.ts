@@ -1,6 +1,9 @@
 import type { ActContract, Kept } from "./act";
+import { briefingActs } from "./briefings";
 import { dashboardActs } from "./dashboards";
 import { figureActs } from "./figures";
+import { hoursActs } from "./hours";
+import { projectActs } from "./projects";
 import { questionActs } from "./questions";
 import { itemActs } from "./items";
 import { libraryActs } from "./library";
@@ -18,6 +21,9 @@ export const actContracts = {
   ...noteActs,
   ...itemActs,
   ...workspaceActs,
+  ...projectActs,
+  ...hoursActs,
+  ...briefingActs,
 };
 
 type Contracts = typeof actContracts;

@@ -32,8 +32,10 @@ export {
 export * from "./repositories/accounts";
 export * from "./repositories/boardViews";
 export * from "./repositories/dashboards";
+export * from "./repositories/briefings";
 export * from "./repositories/drafts";
 export * from "./repositories/filters";
+export * from "./repositories/hours";
 export * from "./repositories/imports";
 export { hold } from "./lock";
 export * from "./repositories/itemChanges";
@@ -54,6 +56,7 @@ export * from "./repositories/mailings";
 export * from "./repositories/deliveries";
 export * from "./repositories/questions";
 export * from "./repositories/notes";
+export * from "./repositories/projectRecords";
 export * from "./repositories/reach";
 export * from "./repositories/reports";
 export type { Saved } from "./repositories/saving";

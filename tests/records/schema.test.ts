@@ -33,6 +33,7 @@ const BY_SQL = [
   "statuses",
   "team_members",
   "time_entries",
+  "time_entry_changes",
   "weekly_words",
 ];
 

@@ -1,2 +1,3 @@
 export * from "./people";
 export * from "./definitions";
+export * from "./rooms";

@@ -11,6 +11,7 @@ import { Migration20261201180000_deliveries } from "./Migration20261201180000_de
 import { Migration20261201200000_tries } from "./Migration20261201200000_tries";
 import { Migration20261201220000_words } from "./Migration20261201220000_words";
 import { Migration20261202000000_money } from "./Migration20261202000000_money";
+import { Migration20261203000000_rooms } from "./Migration20261203000000_rooms";
 
 /** Every migration, oldest first. */
 export const migrations = [
@@ -27,4 +28,5 @@ export const migrations = [
   { name: "Migration20261201200000_tries", class: Migration20261201200000_tries },
   { name: "Migration20261201220000_words", class: Migration20261201220000_words },
   { name: "Migration20261202000000_money", class: Migration20261202000000_money },
+  { name: "Migration20261203000000_rooms", class: Migration20261203000000_rooms },
 ];

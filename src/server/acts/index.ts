@@ -4,12 +4,15 @@ import { unitOfWork } from "@/data";
 import { asRefused, nothingHere, Refused } from "../refused";
 import { unreadableIn } from "../untrusted";
 import type { Act, ActContext, ActsOf } from "./act";
+import { briefingActs } from "./briefings";
 import { dashboardActs } from "./dashboards";
 import { figureActs } from "./figures";
 import { itemActs } from "./items";
 import { libraryActs } from "./library";
 import { mailActs } from "./mail";
 import { noteActs } from "./notes";
+import { hoursActs } from "./hours";
+import { projectActs } from "./projects";
 import { questionActs } from "./questions";
 import { workspaceActs } from "./workspace";
 
@@ -23,6 +26,9 @@ export const acts: ActsOf<typeof actContracts> = {
   ...itemActs,
   ...questionActs,
   ...workspaceActs,
+  ...projectActs,
+  ...hoursActs,
+  ...briefingActs,
 };
 
 export const isAct = (id: string): id is ActId => Object.hasOwn(acts, id);

@@ -1,4 +1,4 @@
-import { addDays, type Day } from "../../time";
+import { addDays, numberOfDay, weekdayOf, type Day } from "../../time";
 import { figure, paragraph, type BriefingPart } from "../part";
 import type { Block, Run } from "../text";
 import type { Told, ToldRow } from "../told";
@@ -32,7 +32,7 @@ function earlier(words: Told, week: Day): Run[] {
   }
   const [first, second] = [...seen].slice(0, 2).map(([begins, health]) => ({
     health,
-    weeks: Math.round((Date.parse(week) - Date.parse(begins)) / 604_800_000),
+    weeks: (numberOfDay(week) - numberOfDay(begins)) / 7,
   }));
   if (!first) return [];
   const then = second
@@ -44,7 +44,7 @@ function earlier(words: Told, week: Day): Run[] {
 /** Which weeks are owed: the last ones that are over. */
 function owed(silent: number, today: Day): Run[] {
   if (silent === 0) return ["No week is owed since."];
-  const monday = addDays(today, -((new Date(today).getUTCDay() + 6) % 7));
+  const monday = addDays(today, 1 - weekdayOf(today));
   const weeks = Array.from({ length: Math.min(silent, 8) }, (_, i) => addDays(monday, -7 * (i + 1)))
     .reverse()
     .map((day) => [`the week of ${shortDay(day, today)}`]);

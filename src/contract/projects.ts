@@ -1,0 +1,139 @@
+import { z } from "zod";
+import type { ShownTile } from "./figures";
+import type { ReadPart } from "./briefings";
+import { act } from "./act";
+
+const HERE = z.strictObject({
+  thing: z.enum(["project", "sprint", "release", "team"]),
+  id: z.int(),
+});
+const Day = z.iso.date();
+const Percent = z
+  .string()
+  .regex(/^\d{1,3}([.,]\d{1,4})?$/, "a number from 0 to 100 is needed here")
+  .transform((text) => text.replace(",", "."))
+  .refine((text) => Number(text) <= 100, "a percentage is at most 100");
+const Words = z.string().trim().max(2_000);
+
+/** A milestone as its manager keeps it. */
+export interface MilestoneLine {
+  readonly id: number;
+  readonly name: string;
+  readonly baseline: string | null;
+  readonly due: string | null;
+  readonly reached: string | null;
+}
+
+export interface ProgressLine {
+  readonly on: string;
+  readonly planned: string | null;
+  readonly actual: string | null;
+}
+
+/** A weekly word of somebody. */
+export interface WordLine {
+  readonly person: string;
+  readonly isMine: boolean;
+  /** "2026-W47". */
+  readonly week: string;
+  readonly begins: string;
+  readonly health: string | null;
+  readonly done: string | null;
+  readonly next: string | null;
+  readonly worry: string | null;
+  readonly handedInAt: string | null;
+}
+
+/** Everything that a project's room shows beside its figures. */
+export interface ShownProject {
+  readonly id: number;
+  readonly name: string;
+  /** The overview's texts and lists, made as those of a briefing. */
+  readonly parts: readonly ReadPart[];
+  readonly manager: { readonly id: number; readonly name: string } | null;
+  /** Which teams see it; none: everybody does. */
+  readonly teams: readonly string[];
+  readonly type: string | null;
+  readonly span: { readonly from: string; readonly to: string } | null;
+  /** It may be entered how far it is, and when things are due: by its manager and administrators. */
+  readonly mayLead: boolean;
+  /** A weekly word may be handed in. */
+  readonly maySay: boolean;
+  readonly seesMoney: boolean;
+  /** The dashboards that it shows: that of its type, and one of its own. */
+  readonly boards: readonly {
+    readonly id: number;
+    readonly name: string;
+    readonly isOwn: boolean;
+  }[];
+  readonly healthWords: readonly string[];
+  readonly today: string;
+  readonly openItems: number;
+}
+
+/** A week that a manager owes a word for, and whether they were reminded. */
+export interface OwedLine {
+  readonly project: number;
+  readonly name: string;
+  readonly manager: string | null;
+  readonly week: string;
+  readonly begins: string;
+  readonly remindedAt: string | null;
+}
+
+export const projectActs = {
+  /** Answers a sentence in the room of a thing; `narrowed` is a condition that the room's own strip says. */
+  says: act(
+    z.strictObject({
+      says: z.string().min(1).max(4_000),
+      here: HERE.optional(),
+      stood: Day.optional(),
+    }),
+  ).answers<ShownTile>(),
+  project: act(z.strictObject({ project: z.int(), stood: Day.optional() })).answers<ShownProject>(),
+  milestones: act(z.strictObject({ project: z.int() })).answers<MilestoneLine[]>(),
+  saveMilestone: act(
+    z.strictObject({
+      project: z.int(),
+      id: z.int().optional(),
+      name: z.string().trim().min(1, "a milestone needs a name").max(200),
+      due: Day.nullable(),
+      reached: Day.nullable(),
+    }),
+  ).answers<number>(),
+  dropMilestone: act(z.strictObject({ project: z.int(), id: z.int() })).answers<true>(),
+  progress: act(z.strictObject({ project: z.int() })).answers<ProgressLine[]>(),
+  saveProgress: act(
+    z.strictObject({
+      project: z.int(),
+      on: Day,
+      actual: Percent.nullable(),
+      planned: Percent.nullable().optional(),
+    }),
+  ).answers<true>(),
+  weeklyWords: act(z.strictObject({ project: z.int() })).answers<WordLine[]>(),
+  handInWord: act(
+    z.strictObject({
+      project: z.int(),
+      week: z.string().regex(/^\d{4}-W\d\d$/),
+      health: z.string().max(60).nullable(),
+      done: Words,
+      next: Words,
+      worry: Words,
+    }),
+  ).answers<true>(),
+  /** The weeks that managers owe a word for, of the projects that one sees. */
+  owed: act(z.strictObject({ project: z.int().optional() })).answers<OwedLine[]>(),
+  /** Sends a mail to the manager; once for each week. */
+  remind: act(
+    z.strictObject({ project: z.int(), week: z.string().regex(/^\d{4}-W\d\d$/) }),
+  ).answers<{ readonly to: string }>(),
+  /** Which dashboard all projects of a type show (by administrators), or one project (by its manager); null: none. */
+  setRoomBoard: act(
+    z.strictObject({
+      project: z.int(),
+      isOwn: z.boolean(),
+      dashboard: z.int().nullable(),
+    }),
+  ).answers<true>(),
+};

@@ -1,0 +1,238 @@
+import type { MilestoneLine, ProgressLine } from "@/contract/projects";
+import type { Instant } from "@/core/time";
+import { inTransaction, unitOfWork, withConnection, type EntityManager } from "../database";
+import { Reminder } from "../entities";
+import { notePresence, touchRecords } from "./histories";
+
+/** What is kept of a project by hand: how far it is, its milestones, and what is said of it week by week. */
+
+/** The lines of a project's own room that no report counts. */
+export interface ProjectRow {
+  readonly id: number;
+  readonly name: string;
+  readonly type: string | null;
+  readonly manager: number | null;
+  readonly managerName: string | null;
+  readonly teams: readonly string[];
+}
+
+const isoDay = (column: string): string => `${column}::text`;
+
+export async function loadProject(em: EntityManager, id: number): Promise<ProjectRow | null> {
+  const { rows } = await withConnection(em, (client) =>
+    client.query<ProjectRow & Record<string, unknown>>(
+      `SELECT p.id, p.name, p.type, p.manager_id AS manager, m.name AS "managerName",
+         ARRAY(SELECT t.name FROM project_teams x JOIN teams t ON t.id = x.team_id WHERE x.project_id = p.id ORDER BY x.position) AS teams
+       FROM projects p LEFT JOIN people m ON m.id = p.manager_id WHERE p.id = $1`,
+      [id],
+    ),
+  );
+  return rows[0] ?? null;
+}
+
+export async function milestonesOf(em: EntityManager, project: number): Promise<MilestoneLine[]> {
+  const { rows } = await withConnection(em, (client) =>
+    client.query<MilestoneLine & Record<string, unknown>>(
+      `SELECT id, name, ${isoDay("coalesce(baseline_on, due_on)")} AS baseline, ${isoDay("due_on")} AS due, ${isoDay("reached_on")} AS reached
+       FROM milestones WHERE project_id = $1 ORDER BY due_on NULLS LAST, id`,
+      [project],
+    ),
+  );
+  return rows;
+}
+
+export interface MilestoneToSave {
+  readonly id?: number | undefined;
+  readonly name: string;
+  readonly due: string | null;
+  readonly reached: string | null;
+}
+
+/**
+ * Keeps a milestone. Its first date stays what it was: the first due date that it ever had.
+ * @returns its id; null where there is none of that id, "taken" where another one has its name
+ */
+export const putMilestone = (
+  em: EntityManager,
+  project: number,
+  { id, name, due, reached }: MilestoneToSave,
+  now: Instant,
+): Promise<number | null | "taken"> =>
+  inTransaction(em, async (client) => {
+    const { rowCount: taken } = await client.query(
+      "SELECT 1 FROM milestones WHERE project_id = $1 AND name = $2 AND id IS DISTINCT FROM $3",
+      [project, name, id ?? null],
+    );
+    if (taken) return "taken";
+    const { rows } =
+      id === undefined
+        ? await client.query<{ id: number }>(
+            "INSERT INTO milestones (project_id, name, due_on, reached_on, baseline_on) VALUES ($1, $2, $3, $4, $3) RETURNING id",
+            [project, name, due, reached],
+          )
+        : await client.query<{ id: number }>(
+            `UPDATE milestones SET name = $3, baseline_on = coalesce(baseline_on, due_on, $4), due_on = $4, reached_on = $5
+             WHERE project_id = $1 AND id = $2 RETURNING id`,
+            [project, id, name, due, reached],
+          );
+    if (rows.length) await touchRecords(client, now);
+    return rows[0]?.id ?? null;
+  });
+
+export const removeMilestone = (
+  em: EntityManager,
+  project: number,
+  id: number,
+  now: Instant,
+): Promise<boolean> =>
+  inTransaction(em, async (client) => {
+    const { rowCount } = await client.query(
+      "DELETE FROM milestones WHERE project_id = $1 AND id = $2",
+      [project, id],
+    );
+    if (rowCount) await touchRecords(client, now);
+    return Boolean(rowCount);
+  });
+
+export async function progressOf(em: EntityManager, project: number): Promise<ProgressLine[]> {
+  const { rows } = await withConnection(em, (client) =>
+    client.query<ProgressLine & Record<string, unknown>>(
+      `SELECT ${isoDay('"on"')} AS "on", planned_percent::text AS planned, actual_percent::text AS actual
+       FROM progress WHERE project_id = $1 ORDER BY progress."on"`,
+      [project],
+    ),
+  );
+  return rows;
+}
+
+/** Keeps how far a project is on a day. @param planned undefined: what was planned stays as it is */
+export const putProgress = (
+  em: EntityManager,
+  project: number,
+  {
+    on,
+    actual,
+    planned,
+  }: { on: string; actual: string | null; planned?: string | null | undefined },
+  now: Instant,
+): Promise<void> =>
+  inTransaction(em, async (client) => {
+    await client.query(
+      `INSERT INTO progress (project_id, "on", planned_percent, actual_percent) VALUES ($1, $2, $3, $4)
+       ON CONFLICT (project_id, "on") DO UPDATE SET actual_percent = excluded.actual_percent,
+         planned_percent = CASE WHEN $5 THEN excluded.planned_percent ELSE progress.planned_percent END`,
+      [project, on, planned ?? null, actual, planned !== undefined],
+    );
+    await client.query(
+      'DELETE FROM progress WHERE project_id = $1 AND "on" = $2 AND planned_percent IS NULL AND actual_percent IS NULL',
+      [project, on],
+    );
+    await touchRecords(client, now);
+  });
+
+export interface WordRow {
+  readonly person: number | null;
+  readonly name: string | null;
+  readonly week: string;
+  readonly health: string | null;
+  readonly done: string | null;
+  readonly next: string | null;
+  readonly worry: string | null;
+  readonly handedInAt: string | null;
+}
+
+/** The latest weeks first. */
+export async function wordsOf(
+  em: EntityManager,
+  project: number,
+  most: number,
+): Promise<WordRow[]> {
+  const { rows } = await withConnection(em, (client) =>
+    client.query<WordRow & Record<string, unknown>>(
+      `SELECT w.person_id AS person, p.name, w.week, w.health, w.done, w.next, w.worry,
+         to_char(w.handed_in_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS "handedInAt"
+       FROM weekly_words w LEFT JOIN people p ON p.id = w.person_id
+       WHERE w.project_id = $1 ORDER BY w.week DESC, w.id LIMIT $2`,
+      [project, most],
+    ),
+  );
+  return rows;
+}
+
+export interface WordToSave {
+  readonly week: string;
+  readonly health: string | null;
+  readonly done: string;
+  readonly next: string;
+  readonly worry: string;
+}
+
+/** Hands in a word; one that was handed in before keeps when that was. */
+export const putWord = (
+  em: EntityManager,
+  project: number,
+  person: number,
+  { week, health, done, next, worry }: WordToSave,
+  now: Instant,
+): Promise<void> =>
+  inTransaction(em, async (client) => {
+    await client.query(
+      `INSERT INTO weekly_words (project_id, person_id, week, health, done, next, worry, handed_in_at)
+       VALUES ($1, $2, $3, $4, nullif($5, ''), nullif($6, ''), nullif($7, ''), to_timestamp($8::double precision))
+       ON CONFLICT (project_id, person_id, week) DO UPDATE SET health = excluded.health, done = excluded.done,
+         next = excluded.next, worry = excluded.worry, handed_in_at = coalesce(weekly_words.handed_in_at, excluded.handed_in_at)`,
+      [project, person, week, health, done, next, worry, now / 1_000_000],
+    );
+    await notePresence(client, [{ person_id: person, project_id: project }]);
+    await touchRecords(client, now);
+  });
+
+export interface ReminderRow {
+  readonly project: number;
+  readonly week: string;
+  readonly at: string;
+}
+
+export async function remindersOf(
+  em: EntityManager,
+  projects: readonly number[],
+): Promise<ReminderRow[]> {
+  const session = em.fork() as EntityManager;
+  const found = await session.find(Reminder, { projectId: { $in: [...projects] } });
+  return found.map(({ projectId, week, at }) => ({
+    project: projectId,
+    week,
+    at: new Date(at as never).toISOString(),
+  }));
+}
+
+/** Notes that somebody was reminded of a week; false where they were before. */
+export const addReminder = (
+  em: EntityManager,
+  given: {
+    readonly project: number;
+    readonly week: string;
+    readonly person: number;
+    readonly by: number;
+  },
+): Promise<boolean> =>
+  unitOfWork(em, async (unit) => {
+    const key = { projectId: given.project, week: given.week, person: given.person };
+    if (await unit.findOne(Reminder, key)) return false;
+    unit.create(Reminder, { ...key, by: given.by });
+    await unit.flush();
+    return true;
+  });
+
+export async function mailOf(
+  em: EntityManager,
+  person: number,
+): Promise<{ readonly name: string; readonly email: string | null } | null> {
+  const { rows } = await withConnection(em, (client) =>
+    client.query<{ name: string; email: string | null }>(
+      "SELECT name, email FROM people WHERE id = $1 AND active",
+      [person],
+    ),
+  );
+  return rows[0] ?? null;
+}

@@ -1,0 +1,51 @@
+import type { projectActs as contracts } from "@/contract/projects";
+import { setRoomBoard } from "../projects/boards";
+import { projectRoom } from "../projects/room";
+import {
+  dropMilestone,
+  handInWord,
+  listMilestones,
+  listOwed,
+  listProgress,
+  listWords,
+  saveMilestone,
+  saveProgress,
+} from "../projects/records";
+import { remind } from "../projects/remind";
+import { sayIn } from "../projects/says";
+import { settled } from "../refused";
+import type { ActsOf } from "./act";
+
+export const projectActs: ActsOf<typeof contracts> = {
+  says: { run: ({ em, desk }, asked) => sayIn(em, desk, asked) },
+  project: { run: ({ em, desk }, { project, stood }) => projectRoom(em, desk, project, stood) },
+  milestones: { run: ({ em, desk }, { project }) => listMilestones(em, desk, project) },
+  saveMilestone: {
+    changes: true,
+    run: async ({ em, desk, clock }, { project, ...given }) =>
+      settled(await saveMilestone(em, clock, desk, project, given)),
+  },
+  dropMilestone: {
+    changes: true,
+    run: ({ em, desk, clock }, { project, id }) => dropMilestone(em, clock, desk, project, id),
+  },
+  progress: { run: ({ em, desk }, { project }) => listProgress(em, desk, project) },
+  saveProgress: {
+    changes: true,
+    run: async ({ em, desk, clock }, given) => settled(await saveProgress(em, clock, desk, given)),
+  },
+  weeklyWords: { run: ({ em, desk }, { project }) => listWords(em, desk, project) },
+  handInWord: {
+    changes: true,
+    run: async ({ em, desk, clock }, given) => settled(await handInWord(em, clock, desk, given)),
+  },
+  owed: { run: ({ em, desk }, { project }) => listOwed(em, desk, project) },
+  remind: {
+    changes: true,
+    run: async ({ em, desk }, { project, week }) => settled(await remind(em, desk, project, week)),
+  },
+  setRoomBoard: {
+    changes: true,
+    run: async ({ em, desk }, given) => settled(await setRoomBoard(em, desk, given)),
+  },
+};
