@@ -326,7 +326,13 @@ describe("the quick box", () => {
 describe("the gate of the rooms", () => {
   test("only administrators have the acts of administrators", () => {
     const guarded = (Object.keys(acts) as ActId[]).filter((id) => "roles" in acts[id]);
-    expect(guarded.sort()).toEqual(["import", "invite", "setBrand"]);
+    expect(guarded.sort()).toEqual([
+      "dropTemplate",
+      "import",
+      "invite",
+      "saveTemplate",
+      "setBrand",
+    ]);
   });
   test("what does not fit together is refused before it is planned", async () => {
     const definition = {

@@ -1,0 +1,335 @@
+import type { Answer, Sent } from "@/contract/acts";
+import type { ActId } from "@/contract/acts";
+import { plainText } from "@/core/briefing";
+import { parseInstant } from "@/core/time";
+import { importBundle, readBundleFiles, type EntityManager } from "@/data";
+import { newSession, withConnection } from "@/data/database";
+import { perform } from "@/server/acts";
+import { listMails, openMailRoom } from "@/server/mail/mailRoom";
+import { Refused } from "@/server/refused";
+import { MONEY_BUNDLE } from "../golden/money/load";
+import { dropDatabase, freshDatabase } from "../support/database";
+import { deskFor } from "../support/desk";
+
+/** What is entered in the rooms of projects by hand, by those who may and those who may not. */
+let em: EntityManager;
+const NOW = parseInstant("2026-11-24T15:30:00Z")!;
+const clock = { now: () => NOW };
+let heron: number;
+
+beforeAll(async () => {
+  em = await freshDatabase("projectRooms");
+  await importBundle(em, await readBundleFiles(MONEY_BUNDLE), { now: NOW });
+  await withConnection(em, (client) =>
+    client.query("UPDATE people SET email = login || '@saltmarsh.example'"),
+  );
+  heron = await projectNamed("Heron refit");
+});
+afterAll(dropDatabase);
+
+async function projectNamed(name: string): Promise<number> {
+  const { view } = await deskFor(em, "gil", clock);
+  return view.catalog.names.named("project", name)[0].id;
+}
+
+/** An act as somebody does it in their browser. */
+async function as<K extends ActId>(login: string, act: K, asked: Sent<K>): Promise<Answer<K>> {
+  const session = await newSession();
+  const desk = await deskFor(session, login, clock);
+  return (await perform(act, { em: session, desk, clock }, asked)) as Answer<K>;
+}
+
+const whyNot = async <K extends ActId>(login: string, act: K, asked: Sent<K>): Promise<string> =>
+  as(login, act, asked).then(
+    () => "done",
+    (error: unknown) => (error instanceof Refused ? error.message : String(error)),
+  );
+
+const figureOf = async (login: string, says: string): Promise<string> => {
+  const { shown } = await as(login, "says", { says, here: { thing: "project", id: heron } });
+  return shown.kind === "count" ? (shown.answer.total[0].value ?? "–") : "no count";
+};
+
+describe("hours", () => {
+  const WEEK = "2026-11-23";
+  const book = (minutes: number, was: number, more: object = {}) => ({
+    on: { item: "E1" },
+    day: "2026-11-24",
+    billable: true,
+    minutes,
+    was,
+    ...more,
+  });
+  const lineOf = async (login: string) =>
+    (await as(login, "hours", { from: WEEK })).lines.find((line) => line.item?.key === "E1");
+
+  test("are booked, corrected with who and when, and taken away again", async () => {
+    expect(await as("bram", "bookHours", book(90, 0))).toEqual({ asks: null });
+    expect(await lineOf("bram")).toMatchObject({ minutes: [0, 90, 0, 0, 0, 0, 0], billable: true });
+    expect(
+      await figureOf(
+        "gil",
+        "sum of minutes of time entries where person is bram and worked on today",
+      ),
+    ).toBe("90");
+    await as("bram", "bookHours", book(30, 90));
+    expect((await lineOf("bram"))?.corrected[1]).toMatch(/^corrected by Bram Okoro on Tue 24 Nov/);
+    await as("bram", "bookHours", book(0, 30));
+    expect(await lineOf("bram")).toBeUndefined();
+    const { rows } = await withConnection(em, (client) =>
+      client.query("SELECT minutes::int, deleted FROM time_entry_changes ORDER BY id"),
+    );
+    expect(rows).toEqual([
+      { minutes: 90, deleted: false },
+      { minutes: 30, deleted: true },
+    ]);
+  });
+
+  test("of two windows, the later hears what stands there by now", async () => {
+    await as("bram", "bookHours", book(60, 0));
+    expect(await whyNot("bram", "bookHours", book(120, 0))).toMatch(/^Something else stands there/);
+    await as("bram", "bookHours", book(0, 60));
+  });
+
+  test("that look like a slip are asked back, and kept if meant", async () => {
+    const ahead = book(60, 0, { day: "2026-11-27" });
+    expect((await as("bram", "bookHours", ahead)).asks).toBe("Fri 27 Nov 2026 is still to come.");
+    expect((await as("bram", "hours", { from: WEEK })).lines.some((line) => line.minutes[4])).toBe(
+      false,
+    );
+    expect(await as("bram", "bookHours", { ...ahead, isMeant: true })).toEqual({ asks: null });
+    await as("bram", "bookHours", { ...ahead, minutes: 0, was: 60 });
+    await as("bram", "bookHours", book(20 * 60, 0));
+    const more = { ...book(5 * 60, 0), on: { project: heron } };
+    expect((await as("bram", "bookHours", more)).asks).toMatch(/more than 24 hours/);
+    await as("bram", "bookHours", book(0, 20 * 60));
+  });
+
+  test("are not booked on what one may not see, nor by clients", async () => {
+    expect(await whyNot("bram", "bookHours", book(60, 0, { on: { item: "NONE-1" } }))).toMatch(
+      /^There is no item/,
+    );
+    expect(await whyNot("bram", "bookHours", book(60, 0, { on: { project: 99_999 } }))).toMatch(
+      /^There is no such project/,
+    );
+    expect(await whyNot("pell", "hours", { from: WEEK })).toMatch(/^Clients book no hours/);
+  });
+
+  test("stand beside what a day can hold", async () => {
+    const { days } = await as("cal", "hours", { from: WEEK });
+    expect(days).toHaveLength(7);
+    expect(days.map((day) => day.capacity > 0)).toEqual([
+      false,
+      true,
+      true,
+      true,
+      true,
+      false,
+      false,
+    ]);
+    expect(days[0].absence).toBeGreaterThan(0);
+    expect(days[6].capacity).toBe(0);
+  });
+});
+
+describe("milestones and progress", () => {
+  test("are entered by the manager, and slip from their first date", async () => {
+    const id = await as("cal", "saveMilestone", {
+      project: heron,
+      name: "Sea trial",
+      due: "2026-12-01",
+      reached: null,
+    });
+    await as("cal", "saveMilestone", {
+      project: heron,
+      id,
+      name: "Sea trial",
+      due: "2026-12-08",
+      reached: null,
+    });
+    expect(
+      (await as("cal", "milestones", { project: heron })).find((one) => one.id === id),
+    ).toMatchObject({ baseline: "2026-12-01", due: "2026-12-08" });
+    await as("cal", "dropMilestone", { project: heron, id });
+  });
+
+  test("wrong ones are told at their place", async () => {
+    const given = { project: heron, name: "Hull open", due: null, reached: null };
+    expect(await whyNot("cal", "saveMilestone", given)).toMatch(/^There is a milestone/);
+    expect(
+      await whyNot("cal", "saveMilestone", { ...given, name: "X", reached: "2027-01-01" }),
+    ).toMatch(/in the future/);
+    expect(await whyNot("bram", "saveMilestone", { ...given, name: "X" })).toMatch(
+      /^Only its manager/,
+    );
+    expect(
+      await whyNot("cal", "saveProgress", { project: heron, on: "2026-12-24", actual: "60" }),
+    ).toMatch(/today or earlier/);
+    expect(
+      await whyNot("cal", "saveProgress", { project: heron, on: "2026-11-24", actual: "160" }),
+    ).toMatch(/not understood/);
+  });
+
+  test("progress moves what is worked out of it", async () => {
+    const gap = async () => {
+      const { parts } = await as("cal", "project", { project: heron });
+      return plainText(parts.find((part) => part.id === "progress")!.blocks);
+    };
+    const before = await gap();
+    await as("cal", "saveProgress", { project: heron, on: "2026-11-23", actual: "58,5" });
+    expect(await gap()).toMatch(/^On 23 Nov 59/);
+    await as("cal", "saveProgress", { project: heron, on: "2026-11-23", actual: null });
+    expect(await gap()).toBe(before);
+  });
+});
+
+describe("weekly words", () => {
+  const quay = async () => projectNamed("New quay");
+  let room: Awaited<ReturnType<typeof openMailRoom>>;
+  beforeAll(async () => {
+    room = await openMailRoom(0);
+    process.env.GRAND_TALLY_SMTP = String(room.port);
+  });
+  afterAll(() => room.close());
+
+  test("who has not handed in is asked once", async () => {
+    const project = await quay();
+    const [owed] = await as("ines", "owed", { project });
+    expect(owed).toMatchObject({ name: "New quay", week: "2026-W47", remindedAt: null });
+    const { to } = await as("ines", "remind", { project, week: owed.week });
+    const [mail] = await listMails(em, null);
+    expect(mail.subject).toMatch(/^New quay: your word for the week of 16 Nov 2026/);
+    expect(await whyNot("cal", "remind", { project, week: owed.week })).toBe(
+      `${to} was asked for this week already.`,
+    );
+    expect((await as("ines", "owed", { project }))[0].remindedAt).not.toBeNull();
+  });
+
+  test("a word that is handed in ends it", async () => {
+    const project = await quay();
+    const word = { project, week: "2026-W47", done: "Piles", next: "", worry: "" };
+    expect(await whyNot("gil", "handInWord", { ...word, health: "splendid" })).toMatch(
+      /not one of/,
+    );
+    expect(
+      await whyNot("gil", "handInWord", { ...word, week: "2026-W60", health: "well" }),
+    ).toMatch(/^There is no week/);
+    expect(await whyNot("pell", "handInWord", { ...word, health: "well" })).not.toBe("done");
+    await as("gil", "handInWord", { ...word, health: "well" });
+    expect((await as("ines", "owed", { project })).map((line) => line.week)).not.toContain(
+      "2026-W47",
+    );
+    expect(await whyNot("ines", "remind", { project, week: "2026-W47" })).toMatch(/^Nobody owes/);
+  });
+});
+
+describe("briefings", () => {
+  let id: number;
+  const read = async (login: string, briefing = id) => as(login, "briefing", { id: briefing });
+  const textOf = async (login: string, part: string, briefing = id) =>
+    plainText((await read(login, briefing)).parts.find((one) => one.id === part)?.blocks ?? []);
+
+  test("a briefing is made, written in, and its figures stay live", async () => {
+    id = await as("cal", "newBriefing", { kind: "project", target: heron });
+    const { version, kept, title } = await read("cal");
+    expect(title).toBe("Heron refit: where it stands");
+    const said =
+      "Today {sum of amount of cost entries where project is this project and spent on until today} are spent.";
+    const parts = [...kept, { id: "own", title: "In Cal's own words", words: said }];
+    await as("cal", "saveBriefing", { id, version, title, parts });
+    expect(await textOf("cal", "own")).toMatch(/^Today €37\s?023\.34 are spent\.$/);
+    expect(await textOf("bram", "own")).toBe("Today not yours to see are spent.");
+    expect(await textOf("bram", "money")).toBe("Money is not yours to see.");
+    expect(await whyNot("pell", "briefing", { id })).toBe("There is nothing here.");
+  });
+
+  test("two who write at once: the later hears of it, and nothing is overwritten", async () => {
+    const { version, kept, title } = await read("cal");
+    await as("cal", "saveBriefing", { id, version, title: "Heron, again", parts: kept });
+    expect(await whyNot("ines", "saveBriefing", { id, version, title, parts: kept })).toMatch(
+      /^Somebody else has written/,
+    );
+    expect(await whyNot("bram", "saveBriefing", { id, version, title, parts: kept })).toBe(
+      "There is nothing here.",
+    );
+  });
+
+  test("frozen, it reads as it did, tells what moved, and takes it when asked", async () => {
+    const frozen = await as("cal", "freezeBriefing", { id, on: "2026-11-24", title: "November" });
+    const before = await textOf("cal", "open items", frozen);
+    await as("cal", "saveProgress", { project: heron, on: "2026-11-24", actual: "61" });
+    const now = await read("cal", frozen);
+    const progress = now.parts.find((part) => part.id === "progress");
+    expect(plainText(progress!.blocks)).toMatch(/52/);
+    expect(progress!.moved).toContainEqual(
+      expect.objectContaining({ key: "actual percent", now: expect.stringMatching(/^61/) }),
+    );
+    expect(await textOf("cal", "open items", frozen)).toBe(before);
+    await as("cal", "countAgain", { id: frozen, version: now.version });
+    expect(await textOf("cal", "progress", frozen)).toMatch(/61/);
+    await as("cal", "saveProgress", { project: heron, on: "2026-11-24", actual: null });
+    expect((await read("bram", frozen)).isAnew).toBe(true);
+  });
+
+  test("the next one tells what changed since the last that was frozen", async () => {
+    await as("cal", "freezeBriefing", { id, on: "2026-10-31", title: "October" });
+    const { parts } = await read("cal");
+    expect(parts.find((part) => part.id === "since")?.title).toBe("Since 31 October");
+    const list = await as("gil", "briefings", { of: { kind: "project", target: heron } });
+    expect(list.map((line) => [line.title, line.frozenOn])).toContainEqual([
+      "October",
+      "2026-10-31",
+    ]);
+    expect(await as("pell", "briefings", {})).toEqual([]);
+  });
+
+  test("own words over a made part are kept, and what the generator would write is offered", async () => {
+    const { version, kept, title, parts } = await read("cal");
+    const made = parts.find((part) => part.id === "progress")!;
+    const changed = kept.map((part) =>
+      part.id === "progress" ? { ...part, words: "We are slow.", madeThen: made.madeText! } : part,
+    );
+    await as("cal", "saveBriefing", { id, version, title, parts: changed });
+    expect((await read("cal")).parts.find((part) => part.id === "progress")?.wouldSay).toBeNull();
+    await as("cal", "saveProgress", { project: heron, on: "2026-11-23", actual: "55" });
+    const later = (await read("cal")).parts.find((part) => part.id === "progress")!;
+    expect(plainText(later.blocks)).toBe("We are slow.");
+    expect(plainText(later.wouldSay!)).toMatch(/55/);
+    await as("cal", "saveProgress", { project: heron, on: "2026-11-23", actual: null });
+  });
+
+  test("templates are an administrator's", async () => {
+    const parts = [{ id: "verdict", made: "verdict" }];
+    const template = { kind: "project" as const, name: "Short", parts };
+    expect(await whyNot("cal", "saveTemplate", template)).toBe("There is nothing here.");
+    const made = await as("ines", "saveTemplate", template);
+    const short = await as("ines", "newBriefing", {
+      kind: "project",
+      target: heron,
+      template: made,
+    });
+    expect((await read("ines", short)).parts.map((part) => part.id)).toEqual(["verdict"]);
+    await as("ines", "dropTemplate", { id: made });
+  });
+
+  test.each(["sprint", "release", "team"] as const)("a %s can have one", async (kind) => {
+    const { view } = await deskFor(em, "gil", clock);
+    const [thing] = view.catalog.names.list(kind);
+    if (!thing) return;
+    const made = await as("gil", "newBriefing", { kind, target: thing.id });
+    const { parts } = await read("gil", made);
+    for (const part of parts) expect(plainText(part.blocks)).not.toMatch(/undefined|NaN/);
+    expect(parts.length).toBeGreaterThan(1);
+  });
+
+  test("a frozen one reads on when its project is gone", async () => {
+    const frozen = await as("ines", "freezeBriefing", { id, on: "2026-11-24", title: "Last" });
+    await withConnection(em, (client) =>
+      client.query("UPDATE briefings SET target_id = 999999 WHERE id = $1", [frozen]),
+    );
+    const last = await read("ines", frozen);
+    expect(last.isGone).toBe(true);
+    expect(plainText(last.parts.find((part) => part.id === "verdict")!.blocks)).toMatch(/stuck/);
+    expect(await whyNot("bram", "briefing", { id: frozen })).toBe("There is nothing here.");
+  });
+});
