@@ -71,6 +71,46 @@ export interface ShownProject {
   readonly openItems: number;
 }
 
+/** A part of a project on its timeline: an item with a due date, or a milestone. Days are local ones. */
+export interface TimelinePart {
+  readonly kind: "item" | "milestone";
+  /** The key of an item; of a milestone its identity. */
+  readonly id: string;
+  readonly title: string;
+  /** When work on it began, or when it came. */
+  readonly from: string | null;
+  readonly due: string | null;
+  /** The due date as it is kept, for a change to say what it saw. */
+  readonly kept: string | null;
+  /** The first date that was ever agreed. */
+  readonly plan: string | null;
+  /** When it was finished or reached. */
+  readonly done: string | null;
+  readonly mayMove: boolean;
+}
+
+export interface TimelineProject {
+  readonly id: number;
+  readonly name: string;
+  readonly starts: string | null;
+  readonly ends: string | null;
+  readonly started: string | null;
+  readonly finished: string | null;
+  readonly percent: string | null;
+  readonly parts: readonly TimelinePart[];
+}
+
+export interface ShownTimeline {
+  readonly projects: readonly TimelineProject[];
+  /** Which item holds up which. */
+  readonly holds: readonly (readonly [string, string])[];
+  readonly holidays: readonly { readonly day: string; readonly name: string }[];
+  /** Weekdays on which nobody works, 1 = Monday. */
+  readonly off: readonly number[];
+  /** More parts than can be drawn. */
+  readonly more: number;
+}
+
 /** A week that a manager owes a word for, and whether they were reminded. */
 export interface OwedLine {
   readonly project: number;
@@ -82,15 +122,20 @@ export interface OwedLine {
 }
 
 export const projectActs = {
-  /** Answers a sentence in the room of a thing; `narrowed` is a condition that the room's own strip says. */
+  /** Answers a sentence as it is meant in the room of a thing. */
   says: act(
     z.strictObject({
       says: z.string().min(1).max(4_000),
       here: HERE.optional(),
       stood: Day.optional(),
+      /** How many records of a list. */
+      rows: z.int().min(1).max(500).optional(),
     }),
   ).answers<ShownTile>(),
   project: act(z.strictObject({ project: z.int(), stood: Day.optional() })).answers<ShownProject>(),
+  timeline: act(
+    z.strictObject({ projects: z.array(z.int()).max(500), stood: Day.optional() }),
+  ).answers<ShownTimeline>(),
   milestones: act(z.strictObject({ project: z.int() })).answers<MilestoneLine[]>(),
   saveMilestone: act(
     z.strictObject({

@@ -24,6 +24,8 @@ export { find } from "./library/find";
 export * from "./dashboards/dashboards";
 export { loadItem } from "./items/itemPage";
 export { firstSprint, listSprints } from "./sprints/sprintRoom";
+export { projectRoom } from "./projects/room";
+export { listBriefings, showBriefing } from "./briefings/briefings";
 export { listFilters } from "./library/filters";
 export { loadDraft } from "./library/drafts";
 export { listBin, mayBuild, mayKeep } from "./library/kept";

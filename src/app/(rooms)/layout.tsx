@@ -10,7 +10,12 @@ export default async function Rooms({ children }: { children: ReactNode }) {
   const { viewer, workspace } = desk;
   return (
     <Shell
-      viewer={{ name: viewer.name, login: viewer.login, role: viewer.role }}
+      viewer={{
+        name: viewer.name,
+        login: viewer.login,
+        role: viewer.role,
+        isClient: viewer.isClient,
+      }}
       workspace={workspace.name}
       zone={desk.view.calendar.zone}
       sight={sightOf(desk)}

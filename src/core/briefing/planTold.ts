@@ -43,8 +43,16 @@ export function* planAnswers(
   return answers;
 }
 
-/** @param stood the day that everything is asked of, where a sentence names none itself */
-export function* planTold(says: string, view: Viewpoint, stood: string | null): Plan<Told> {
+/**
+ * @param stood the day that everything is asked of, where a sentence names none itself
+ * @param most how many records of a list are told one by one
+ */
+export function* planTold(
+  says: string,
+  view: Viewpoint,
+  stood: string | null,
+  most = MOST_ROWS,
+): Plan<Told> {
   const parsed = parseSentence(says, view);
   if (!parsed.ok) return { ...NOTHING, says, gone: parsed.problems[0].message };
   const report = stood && !parsed.value.stood ? { ...parsed.value, stood } : parsed.value;
@@ -52,7 +60,7 @@ export function* planTold(says: string, view: Viewpoint, stood: string | null): 
   if (problem) return { ...NOTHING, says, gone: problem.message };
   const asked = viewOf(report, view);
   if (isHidden(report, view)) return { ...NOTHING, says, isHidden: true };
-  if (report.kind === "list") return yield* listed(says, report, asked);
+  if (report.kind === "list") return yield* listed(says, report, asked, most);
   if (report.kind === "count") return yield* countedOf(says, report, asked);
   return { ...NOTHING, says, gone: "A text tells lists and counts; this is drawn." };
 }
@@ -67,8 +75,9 @@ function* listed(
   says: string,
   report: Extract<Report, { kind: "list" }>,
   view: Viewpoint,
+  most: number,
 ): Plan<Told> {
-  const ask = { showing: report.showing, sorts: report.sorts, offset: 0, limit: MOST_ROWS };
+  const ask = { showing: report.showing, sorts: report.sorts, offset: 0, limit: most };
   const found: RecordsAnswer = yield* planRecords(report, ask, view);
   const paths = found.showing.map((ids) => view.catalog.findPath(report.subject.id, ids)!);
   const rows = found.rows.map(
@@ -81,6 +90,7 @@ function* listed(
           ]),
         ),
         row.key,
+        row.id,
       ),
   );
   const first = rows.length === 1 && paths.length === 1 ? lastOf(paths[0]) : null;

@@ -13,6 +13,7 @@ export class ToldRow {
   constructor(
     private readonly cells: Readonly<Record<string, ToldCell>>,
     readonly key: string | null = null,
+    readonly id = 0,
   ) {}
 
   /** In words; null where it is not set or not the reader's to see. */

@@ -236,3 +236,19 @@ export async function mailOf(
   );
   return rows[0] ?? null;
 }
+
+/** The first due date that each of some items ever had, where it has another one now. */
+export async function firstDues(
+  em: EntityManager,
+  items: readonly number[],
+): Promise<ReadonlyMap<number, string>> {
+  const { rows } = await withConnection(em, (client) =>
+    client.query<{ item: number; due: string }>(
+      `SELECT DISTINCT ON (m.item_id) m.item_id AS item, coalesce(m.from_value, m.to_value) AS due
+       FROM moves m WHERE m.item_id = ANY($1) AND m.field = 'due' AND coalesce(m.from_value, m.to_value) IS NOT NULL
+       ORDER BY m.item_id, m.at, m.id`,
+      [items],
+    ),
+  );
+  return new Map(rows.map(({ item, due }) => [item, due]));
+}

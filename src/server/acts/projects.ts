@@ -13,12 +13,14 @@ import {
 } from "../projects/records";
 import { remind } from "../projects/remind";
 import { sayIn } from "../projects/says";
+import { showTimeline } from "../projects/timeline";
 import { settled } from "../refused";
 import type { ActsOf } from "./act";
 
 export const projectActs: ActsOf<typeof contracts> = {
   says: { run: ({ em, desk }, asked) => sayIn(em, desk, asked) },
   project: { run: ({ em, desk }, { project, stood }) => projectRoom(em, desk, project, stood) },
+  timeline: { run: ({ em, desk }, asked) => showTimeline(em, desk, asked) },
   milestones: { run: ({ em, desk }, { project }) => listMilestones(em, desk, project) },
   saveMilestone: {
     changes: true,

@@ -157,6 +157,7 @@ export async function showBriefing(
   const common = {
     ...lineOf(row, desk),
     version: row.version,
+    today: todayOf(desk),
     kept: may ? row.parts : [],
     withheld: shown.length - theirs.length,
     isGone,

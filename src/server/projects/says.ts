@@ -19,11 +19,21 @@ export function deskIn(desk: Desk, here: Here | undefined): Desk {
 export async function sayIn(
   em: EntityManager,
   given: Desk,
-  { says, here, stood }: { says: string; here?: Here | undefined; stood?: string | undefined },
+  {
+    says,
+    here,
+    stood,
+    rows,
+  }: {
+    says: string;
+    here?: Here | undefined;
+    stood?: string | undefined;
+    rows?: number | undefined;
+  },
 ): Promise<ShownTile> {
   const desk = deskIn(given, here);
   const read = settled(parseSentence(says, desk.view));
   const definition = checked(stood && !read.stood ? { ...read, stood } : read, desk);
-  const shown = await askFigure(em, desk, definition, PLAIN_DRESS);
+  const shown = await askFigure(em, desk, definition, PLAIN_DRESS, rows);
   return { name: says, definition, dress: PLAIN_DRESS, shown, heard: [], dropped: [] };
 }

@@ -1,9 +1,11 @@
 "use client";
 import {
+  Clock,
   LayoutDashboard,
   Mail,
   ScrollText,
   Search,
+  ShipWheel,
   SlidersHorizontal,
   Ticket,
   Waves,
@@ -110,6 +112,8 @@ export function Shell({ viewer, workspace, zone, sight, pins, children }: ShellP
           {room("/reports", "Reports", <ScrollText aria-hidden />)}
           {room("/items", "Items", <Ticket aria-hidden />)}
           {room("/sprints", "Sprints", <Waves aria-hidden />)}
+          {room("/projects", "Projects", <ShipWheel aria-hidden />)}
+          {!viewer.isClient && room("/hours", "Hours", <Clock aria-hidden />)}
           {room("/mailings", "Mailings", <Mail aria-hidden />)}
           {wide && pins.length > 0 && <div className="head">Your pins</div>}
           {wide && <PinList pins={pins} />}

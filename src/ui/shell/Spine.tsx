@@ -136,8 +136,8 @@ export const Spine = styled.nav<{ $wide: boolean }>`
     flex-direction: row;
     padding: 0;
     align-items: center;
-    justify-content: space-around;
-    overflow: hidden;
+    justify-content: space-between;
+    overflow: auto hidden;
     .mark,
     .spread,
     .pins,

@@ -8,6 +8,8 @@ export interface ViewerWords {
   readonly name: string;
   readonly login: string;
   readonly role: string;
+  /** Somebody of a client: reads, and books no hours. */
+  readonly isClient: boolean;
 }
 
 interface YouProps {

@@ -1,0 +1,1 @@
+export { HoursRoom } from "./HoursRoom";

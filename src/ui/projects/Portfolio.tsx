@@ -1,0 +1,216 @@
+"use client";
+import Link from "next/link";
+import styled from "styled-components";
+import type { Day } from "@/core/time";
+import { Empty } from "../kit";
+import { HealthSign, SaidFigure, type Opening } from "../said";
+import { Booked } from "./Booked";
+import { Columns, Ground } from "./Leaves";
+import { Owed } from "./Owed";
+import { recordsIn, useSaid } from "./useSaid";
+import { lacking, needsHand, portfolioRows, portfolioWords, type PortfolioRow } from "./verdicts";
+
+const Verdicts = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  th {
+    text-align: left;
+    font-weight: 500;
+    color: var(--ink-2);
+    font-size: 12.5px;
+    padding: 2px 10px 4px 0;
+  }
+  td {
+    border-top: 1px solid var(--line);
+    padding: 6px 10px 5px 0;
+    white-space: nowrap;
+  }
+  td a {
+    color: var(--ink);
+    font-weight: 620;
+  }
+  .r {
+    text-align: right;
+    font: 540 16px/20px var(--serif);
+  }
+  .sign {
+    display: inline-flex;
+    gap: 6px;
+    align-items: center;
+  }
+  .next {
+    font-size: 12.5px;
+    color: var(--ink-2);
+    white-space: normal;
+  }
+`;
+const Lead = styled.p`
+  font: 470 18px/26px var(--serif);
+  padding-bottom: 6px;
+`;
+
+interface PortfolioProps {
+  readonly rows: readonly PortfolioRow[];
+  /** " where …" for sentences of projects. */
+  readonly where: string;
+  readonly healthWords: readonly string[];
+  readonly today: Day;
+  readonly stood: string;
+  readonly open: Opening;
+  readonly mayRemind: boolean;
+}
+
+/** Money against time, the verdict of each project, who is booked, and who has not handed in. */
+export function Portfolio({
+  rows,
+  where,
+  healthWords,
+  today,
+  stood,
+  open,
+  mayRemind,
+}: PortfolioProps) {
+  const sorted = [...rows].sort(
+    (a, b) => needsHand(b) - needsHand(a) || a.name.localeCompare(b.name),
+  );
+  const without = rows.flatMap((row) => {
+    const lacks = lacking(row);
+    return lacks && row.cell("stage") !== "finished" ? [{ row, lacks }] : [];
+  });
+  const isDrawn = rows.some((row) => lacking(row) === null);
+  return (
+    <>
+      <Columns>
+        <div>
+          <Ground>
+            <header>
+              <h2>Money against time</h2>
+              <span className="end">area: budget</span>
+            </header>
+            <Lead>{portfolioWords(rows)}</Lead>
+            {isDrawn ? (
+              <SaidFigure
+                says={`average of schedule gap, measure "projected share", sum of budget of projects${where} by project as bubbles`}
+                title="Money against time"
+                stood={stood}
+                height={330}
+                open={open}
+              />
+            ) : (
+              <Empty says="None of them has a budget, a plan and progress: nothing can be held against each other." />
+            )}
+          </Ground>
+          {without.length > 0 && (
+            <Ground $on="plain">
+              <header>
+                <h2>Not in the picture</h2>
+                <span className="end">and what is missing</span>
+              </header>
+              <ul>
+                {without.map(({ row, lacks }) => (
+                  <li key={row.id}>
+                    <Link href={`/projects/${row.id}`}>{row.name}</Link> has no{" "}
+                    {lacks.replace(/^an? /, "")} yet
+                  </li>
+                ))}
+              </ul>
+            </Ground>
+          )}
+        </div>
+        <div>
+          <VerdictTable {...{ sorted, healthWords, today, stood }} />
+          <Owed mayRemind={mayRemind} />
+        </div>
+      </Columns>
+      <Booked today={today} open={open} />
+    </>
+  );
+}
+
+function VerdictTable({
+  sorted,
+  healthWords,
+  stood,
+}: {
+  sorted: readonly PortfolioRow[];
+  healthWords: readonly string[];
+  today: Day;
+  stood: string;
+}) {
+  const { data } = useSaid(
+    'list milestones where state is any of ("to come", overdue) showing project, name, due, state sorted by due',
+    stood,
+  );
+  const found = recordsIn(data);
+  const next = new Map<string, string>();
+  for (const row of found ? portfolioRows(found) : []) {
+    const due = row.cell("due");
+    if (!next.has(row.name) && due) next.set(row.name, `${row.cell("name")} ${shortened(due)}`);
+  }
+  return (
+    <Ground $on="plain">
+      <header>
+        <h2>Verdict</h2>
+        <span className="end">those that need a hand first</span>
+      </header>
+      <Verdicts aria-label="Verdicts">
+        <thead>
+          <tr>
+            <th scope="col">project</th>
+            <th scope="col">in time</th>
+            <th scope="col">in money</th>
+            <th scope="col">word</th>
+          </tr>
+        </thead>
+        <tbody>
+          {sorted.map((row) => (
+            <tr key={row.id}>
+              <td>
+                <Link href={`/projects/${row.id}`}>{row.name}</Link>
+                <div className="next">{next.get(row.name)}</div>
+              </td>
+              <td>
+                {row.cell("schedule verdict") ?? "–"}
+                <div className="next">{gapWords(row.cell("schedule gap"))}</div>
+              </td>
+              <td>
+                {row.cell("cost verdict") ?? "–"}
+                <div className="next">{overWords(row.cell("overrun"))}</div>
+              </td>
+              <td>
+                <span className="sign">
+                  <HealthSign
+                    place={placeOf(row.cell("health"), healthWords)}
+                    label={row.cell("health") ?? "nothing said"}
+                  />
+                  {row.cell("health") ?? "–"}
+                </span>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Verdicts>
+    </Ground>
+  );
+}
+
+const placeOf = (health: string | null, words: readonly string[]): number | null =>
+  health === null ? null : words.indexOf(health);
+
+/** "Fri 20 Nov 2026" as "20 Nov": the weekday and this year say nothing here. */
+const shortened = (day: string): string => day.replace(/^\w+ /, "").replace(/ \d{4}$/, "");
+
+const gapWords = (gap: string | null): string => {
+  if (gap === null) return "";
+  const points = gap.replace(/ %$/, "").replace(/^\u2212/, "");
+  return points === "0"
+    ? "as planned"
+    : `${points} points ${gap.startsWith("\u2212") ? "behind" : "ahead"}`;
+};
+
+const overWords = (overrun: string | null): string =>
+  overrun === null || !/\d/.test(overrun)
+    ? ""
+    : overrun.startsWith("\u2212")
+      ? `${overrun.slice(1)} under`
+      : `${overrun} over`;

@@ -1,0 +1,188 @@
+"use client";
+import { useState } from "react";
+import { Tab, TabList, TabPanel, Tabs } from "react-aria-components";
+import { dayText, longDayText, type Day } from "@/core/time";
+import {
+  Choice,
+  DayField,
+  Empty,
+  later,
+  Mast,
+  Page,
+  Purpose,
+  SightLine,
+  Title,
+  useAddress,
+  Waiting,
+  type InAddress,
+} from "../kit";
+import { useSaidOpening } from "../said";
+import { Leaves } from "./Leaves";
+import {
+  conditionOf,
+  fits,
+  NARROWED_BY,
+  NARROWING_ADDRESS,
+  valuesOf,
+  type NarrowedBy,
+  type Narrowing,
+} from "./narrowing";
+import { Portfolio } from "./Portfolio";
+import { recordsIn, useSaid } from "./useSaid";
+import { portfolioRows, type PortfolioRow } from "./verdicts";
+
+const Timeline = later(() => import("./timeline"), "Timeline");
+const ProjectList = later(() => import("./ProjectList"), "ProjectList");
+
+const LEAVES = { portfolio: "Portfolio", timeline: "Timeline", list: "List" } as const;
+type Leaf = keyof typeof LEAVES;
+
+const LEAF: InAddress<Leaf> = {
+  name: "leaf",
+  plain: "portfolio",
+  read: (text) => (text in LEAVES ? (text as Leaf) : "portfolio"),
+  write: (leaf) => (leaf === "portfolio" ? null : leaf),
+};
+
+const FIELDS = [
+  "project",
+  "type",
+  "portfolio",
+  "client",
+  "manager",
+  "starts",
+  "ends",
+  "stage",
+  "schedule verdict",
+  "cost verdict",
+  "health",
+  "actual percent",
+  "planned percent",
+  "schedule gap",
+  "budget",
+  "actual cost",
+  "projected cost",
+  "overrun",
+].join(", ");
+
+interface ProjectsRoomProps {
+  readonly today: Day;
+  readonly healthWords: readonly string[];
+  /** Who may ask managers for their words. */
+  readonly mayRemind: boolean;
+}
+
+/** All projects: which need a hand, and who has one free; when everything is; and one by one. */
+export function ProjectsRoom({ today, healthWords, mayRemind }: ProjectsRoomProps) {
+  const [leaf, setLeaf] = useAddress(LEAF);
+  const [narrowing, setNarrowing] = useAddress(NARROWING_ADDRESS);
+  const [stood, setStood] = useState("");
+  const { data, error } = useSaid(`list projects showing ${FIELDS} sorted by project`, stood);
+  const { open, records } = useSaidOpening(undefined);
+  const found = recordsIn(data);
+  const all = found ? portfolioRows(found) : null;
+  const rows = all?.filter((row) => fits(row, narrowing));
+  const shared = { healthWords, today, stood, open };
+  return (
+    <Page>
+      <Mast>
+        <Title>Projects</Title>
+        <Purpose>Which need a hand, and who has one free?</Purpose>
+        <div className="acts">
+          <b>{longDayText(today)}</b>
+          <DayField
+            label="As it stood on"
+            value={stood}
+            max={today}
+            none="now"
+            back="Back to now"
+            onChange={setStood}
+          />
+        </div>
+      </Mast>
+      <Tabs selectedKey={leaf} onSelectionChange={(id) => setLeaf(id as Leaf)}>
+        <Leaves>
+          <TabList aria-label="How projects are shown">
+            {(Object.keys(LEAVES) as Leaf[]).map((id) => (
+              <Tab key={id} id={id}>
+                {LEAVES[id]}
+              </Tab>
+            ))}
+          </TabList>
+          {all && <Strip all={all} narrowing={narrowing} onNarrow={setNarrowing} />}
+          {stood && <span className="end">as it stood on {dayText(stood)}</span>}
+        </Leaves>
+        <TabPanel id={leaf}>
+          {error && !data ? (
+            <Empty says={error.message} />
+          ) : !all || !rows ? (
+            <Waiting>Counting …</Waiting>
+          ) : all.length === 0 ? (
+            <Empty says="There are no projects here, or none that you may see. They come with a bundle, in projects.csv." />
+          ) : rows.length === 0 ? (
+            <Empty says="No project fits all of these." />
+          ) : leaf === "portfolio" ? (
+            <Portfolio
+              {...shared}
+              rows={rows}
+              where={conditionOf(narrowing, "stage is not finished")}
+              mayRemind={mayRemind}
+            />
+          ) : leaf === "timeline" ? (
+            <Timeline rows={rows.map((row) => row.id)} today={today} stood={stood} />
+          ) : (
+            <ProjectList {...shared} rows={rows} />
+          )}
+        </TabPanel>
+      </Tabs>
+      <div className="sight">
+        <SightLine />
+      </div>
+      {records}
+    </Page>
+  );
+}
+
+const ANY = "any";
+
+/** What the projects are narrowed by, as a sentence. */
+function Strip({
+  all,
+  narrowing,
+  onNarrow,
+}: {
+  all: readonly PortfolioRow[];
+  narrowing: Narrowing;
+  onNarrow: (narrowing: Narrowing) => void;
+}) {
+  const offered = NARROWED_BY.flatMap((field) => {
+    // What one field offers is what the others leave.
+    const { [field]: _own, ...others } = narrowing;
+    const values = valuesOf(
+      all.filter((row) => fits(row, others)),
+      field,
+    );
+    return values.length > 1 || narrowing[field] !== undefined ? [{ field, values }] : [];
+  });
+  const choose = (field: NarrowedBy, value: string) => {
+    const { [field]: _was, ...rest } = narrowing;
+    onNarrow(value === ANY ? rest : { ...rest, [field]: value });
+  };
+  return (
+    <div className="said" role="group" aria-label="Which projects">
+      {offered.map(({ field, values }, i) => (
+        <span key={field} className="said">
+          {i === 0 ? "where" : "and"} {field} is
+          <Choice
+            said
+            hideLabel
+            label={field}
+            value={narrowing[field] ?? ANY}
+            options={[[ANY, "any"], ...values.map((value) => [value, value] as const)]}
+            onChange={(value) => choose(field, value)}
+          />
+        </span>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,2 @@
+export { ProjectsRoom } from "./ProjectsRoom";
+export { ProjectRoom } from "./ProjectRoom";

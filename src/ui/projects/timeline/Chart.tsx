@@ -1,0 +1,256 @@
+"use client";
+import { ChevronDown, ChevronRight } from "lucide-react";
+import Link from "next/link";
+import { useRef, type KeyboardEvent, type PointerEvent } from "react";
+import type { ShownTimeline, TimelinePart, TimelineProject } from "@/contract/projects";
+import { addDays, dayText, weekdayOf, type Day } from "@/core/time";
+import { Links } from "./Links";
+import { barOf, type Bar } from "./bars";
+import { monthsOf, ticksOf, type Scale } from "./scale";
+import { Surface } from "./style";
+import type { Moving } from "./Timeline";
+
+interface ChartProps {
+  readonly timeline: ShownTimeline;
+  readonly scale: Scale;
+  readonly today: Day;
+  readonly moving: Moving | null;
+  readonly onMoving: (moving: Moving | null) => void;
+  readonly isOpen: (project: number) => boolean;
+  readonly onToggle: (project: number) => void;
+}
+
+export const HEAD = 48;
+export const ROW = { project: 34, part: 28 } as const;
+
+/** The rows of a timeline, from the top, with the middle of each. */
+export function rowsOf(projects: readonly TimelineProject[], isOpen: (project: number) => boolean) {
+  let y = HEAD;
+  const place = (height: number) => {
+    y += height;
+    return y - height / 2;
+  };
+  return projects.map((project) => ({
+    project,
+    y: place(ROW.project),
+    parts: isOpen(project.id) ? project.parts.map((part) => ({ part, y: place(ROW.part) })) : [],
+  }));
+}
+
+/** Bars over days: names at the left stay, days are scrolled. */
+export function Chart({ timeline, scale, today, moving, onMoving, isOpen, onToggle }: ChartProps) {
+  const drag = useRef<{ x: number; days: number } | null>(null);
+  const rows = rowsOf(timeline.projects, isOpen);
+  const pick = (project: number, part: TimelinePart) =>
+    moving?.part.id === part.id && moving.part.kind === part.kind
+      ? undefined
+      : onMoving({ project, part, days: 0 });
+  const byKeys = (event: KeyboardEvent, project: number, part: TimelinePart) => {
+    const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+    if (event.key === "Escape") onMoving(null);
+    if (event.key === "ArrowDown" || event.key === "ArrowUp") {
+      event.preventDefault();
+      const all = [
+        ...event.currentTarget.closest("[role=grid]")!.querySelectorAll<HTMLElement>("[data-part]"),
+      ];
+      all[
+        all.indexOf(event.currentTarget as HTMLElement) + (event.key === "ArrowDown" ? 1 : -1)
+      ]?.focus();
+    }
+    if (step === undefined || !part.mayMove || !part.due) return;
+    event.preventDefault();
+    const now = moving?.part.id === part.id ? moving.days : 0;
+    onMoving({ project, part, days: now + step * (event.shiftKey ? 7 : 1) });
+  };
+  const dragging = (project: number, part: TimelinePart) => ({
+    onPointerDown: (event: PointerEvent) => {
+      if (!part.mayMove || !part.due) return pick(project, part);
+      event.currentTarget.setPointerCapture(event.pointerId);
+      drag.current = {
+        x: event.clientX,
+        days: moving?.part.id === part.id ? moving.days : 0,
+      };
+      onMoving({ project, part, days: drag.current.days });
+    },
+    onPointerMove: (event: PointerEvent) => {
+      const from = drag.current;
+      if (!from) return;
+      const days = from.days + Math.round((event.clientX - from.x) / scale.dayWidth);
+      if (days !== moving?.days) onMoving({ project, part, days });
+    },
+    onPointerUp: () => {
+      drag.current = null;
+    },
+  });
+  const off = daysOff(timeline, scale);
+  const height = rows.reduce((sum, row) => sum + ROW.project + row.parts.length * ROW.part, HEAD);
+  return (
+    <Surface>
+      <div
+        role="grid"
+        aria-label="Timeline"
+        className="sheet"
+        style={{ width: 276 + scale.width, height }}
+      >
+        <div className="days" style={{ width: scale.width, height }} aria-hidden>
+          {off.map(({ day, days }) => (
+            <i
+              key={day}
+              className="off"
+              style={{ left: scale.x(day), width: days * scale.dayWidth }}
+            />
+          ))}
+          {monthsOf(scale).map(({ day, words }) => (
+            <b key={day} className="month" style={{ left: scale.x(day) }}>
+              {words}
+            </b>
+          ))}
+          {ticksOf(scale).map((day) => (
+            <span key={day} className="tick" style={{ left: scale.x(day) }}>
+              {scale.dayWidth > 3 ? Number(day.slice(8)) : ""}
+            </span>
+          ))}
+          <i className="today" style={{ left: scale.x(today) + scale.dayWidth }} />
+          <b className="today" style={{ left: scale.x(today) + scale.dayWidth }}>
+            {dayText(today).slice(0, -5)}
+          </b>
+          <Links rows={rows} holds={timeline.holds} scale={scale} moving={moving} height={height} />
+        </div>
+        {rows.map(({ project, parts }) => (
+          <div role="rowgroup" key={project.id}>
+            <div role="row" className="row project">
+              <span role="rowheader" className="name">
+                {project.parts.length > 0 ? (
+                  <button
+                    aria-expanded={isOpen(project.id)}
+                    aria-label={`Parts of ${project.name}`}
+                    onClick={() => onToggle(project.id)}
+                  >
+                    {isOpen(project.id) ? (
+                      <ChevronDown size={16} aria-hidden />
+                    ) : (
+                      <ChevronRight size={16} aria-hidden />
+                    )}
+                  </button>
+                ) : (
+                  <span className="none" />
+                )}
+                <Link href={`/projects/${project.id}`}>{project.name}</Link>
+                <em>{project.percent ?? ""}</em>
+              </span>
+              <span role="gridcell" className="line" aria-label={projectWords(project)}>
+                <ProjectBar project={project} scale={scale} today={today} />
+              </span>
+            </div>
+            {parts.map(({ part }) => {
+              const isMoved = moving?.part.id === part.id && moving.part.kind === part.kind;
+              const days = isMoved ? moving.days : 0;
+              return (
+                <div
+                  role="row"
+                  key={`${part.kind} ${part.id}`}
+                  className={isMoved ? "row part picked" : "row part"}
+                >
+                  <span role="rowheader" className="name">
+                    <span className="none" />
+                    {part.kind === "item" ? (
+                      <Link href={`/items/${encodeURIComponent(part.id)}`}>{part.title}</Link>
+                    ) : (
+                      <span>{part.title}</span>
+                    )}
+                  </span>
+                  <span
+                    role="gridcell"
+                    className="line"
+                    tabIndex={0}
+                    data-part
+                    aria-label={partWords(part, days)}
+                    onKeyDown={(event) => byKeys(event, project.id, part)}
+                    onFocus={() => undefined}
+                    {...dragging(project.id, part)}
+                  >
+                    <PartBar bar={barOf(part, today, days)} scale={scale} part={part} />
+                  </span>
+                </div>
+              );
+            })}
+          </div>
+        ))}
+      </div>
+    </Surface>
+  );
+}
+
+/** Runs of days on which nobody works; at a small zoom only those longer than a weekend. */
+function daysOff({ holidays, off }: ShownTimeline, scale: Scale) {
+  const free = new Set(holidays.map((holiday) => holiday.day));
+  const runs: { day: Day; days: number }[] = [];
+  let run: { day: Day; days: number } | null = null;
+  for (let day = scale.from; day <= scale.to; day = addDays(day, 1)) {
+    if (free.has(day) || off.includes(weekdayOf(day))) {
+      if (run) run.days += 1;
+      else runs.push((run = { day, days: 1 }));
+    } else run = null;
+  }
+  return scale.dayWidth >= 6 ? runs : runs.filter(({ days }) => days > 3);
+}
+
+function ProjectBar({
+  project: { starts, ends, started, finished },
+  scale,
+  today,
+}: {
+  project: TimelineProject;
+  scale: Scale;
+  today: Day;
+}) {
+  const from = started ?? starts;
+  const until = finished ?? today;
+  return (
+    <>
+      {starts && ends && <i className="whole" style={span(scale, starts, ends)} />}
+      {from && from <= until && <i className="gone" style={span(scale, from, until)} />}
+    </>
+  );
+}
+
+const span = (scale: Scale, from: Day, to: Day) => ({
+  left: scale.x(from),
+  width: Math.max(scale.dayWidth, scale.x(to) + scale.dayWidth - scale.x(from)),
+});
+
+function PartBar({ bar, scale, part }: { bar: Bar; scale: Scale; part: TimelinePart }) {
+  return (
+    <>
+      {bar.done && <i className="gone" style={span(scale, ...bar.done)} />}
+      {bar.rest && <i className="rest" style={span(scale, ...bar.rest)} />}
+      {bar.past && <i className="past" style={span(scale, ...bar.past)} />}
+      {bar.plan && <i className="planned" style={span(scale, ...bar.plan)} />}
+      {bar.was && <i className="diamond was" style={{ left: scale.x(bar.was) }} />}
+      {bar.at && (
+        <i
+          className={part.done ? "diamond reached" : "diamond"}
+          style={{ left: scale.x(bar.at) }}
+        />
+      )}
+      {bar.words && (
+        <small style={{ left: scale.x(bar.wordsAt) + scale.dayWidth + 12 }}>{bar.words}</small>
+      )}
+    </>
+  );
+}
+
+const projectWords = ({ name, starts, ends, finished }: TimelineProject): string =>
+  `${name}: ${starts ? dayText(starts) : "no start"} to ${ends ? dayText(ends) : "no end"}${finished ? `, finished ${dayText(finished)}` : ""}`;
+
+function partWords(part: TimelinePart, days: number): string {
+  const due = part.due ? addDays(part.due, days) : null;
+  const kind = part.kind === "milestone" ? "milestone" : "item";
+  const when = part.done
+    ? `${part.kind === "milestone" ? "reached" : "finished"} ${dayText(part.done)}`
+    : due
+      ? `due ${dayText(due)}`
+      : "without a date";
+  const plan = part.plan && part.plan !== due ? `, first ${dayText(part.plan)}` : "";
+  return `${part.title}, ${kind}, ${when}${plan}`;
+}

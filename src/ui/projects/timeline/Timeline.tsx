@@ -1,0 +1,239 @@
+"use client";
+import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import styled from "styled-components";
+import type { ShownTimeline, TimelinePart } from "@/contract/projects";
+import { addDays, dayText, type Day } from "@/core/time";
+import { ask, AskProblem, Choice, Empty, tell, Waiting } from "../../kit";
+import { Chart } from "./Chart";
+import { consequencesOf } from "./follow";
+import { Foot } from "./Foot";
+import { scaleOf, ZOOMS, type Zoom } from "./scale";
+
+const Head = styled.div`
+  display: flex;
+  gap: 8px 18px;
+  align-items: center;
+  flex-wrap: wrap;
+  padding: 10px 32px;
+  color: var(--ink-2);
+  .says {
+    font: italic 400 17px/24px var(--serif);
+  }
+  > :last-child {
+    margin-left: auto;
+  }
+  @media (max-width: 700px) {
+    padding: 8px 16px;
+  }
+`;
+
+interface TimelineProps {
+  readonly rows: readonly number[];
+  readonly today: Day;
+  readonly stood: string;
+  /** The parts of every project are open at first. */
+  readonly isOpen?: boolean;
+}
+
+/** A part that is being moved, and by how many days. */
+export interface Moving {
+  readonly project: number;
+  readonly part: TimelinePart;
+  readonly days: number;
+}
+
+/** Projects and their parts in time; what is picked can be moved, and says before what that would do. */
+export function Timeline({ rows, today, stood, isOpen = false }: TimelineProps) {
+  const client = useQueryClient();
+  const [zoom, setZoom] = useState<Zoom>("months");
+  const [moving, setMoving] = useState<Moving | null>(null);
+  const [open, setOpen] = useState<readonly number[] | null>(isOpen ? null : []);
+  const { data, error } = useQuery({
+    queryKey: ["timeline", rows, stood],
+    queryFn: ({ signal }) =>
+      ask("timeline", { projects: [...rows], ...(stood ? { stood } : {}) }, signal),
+    placeholderData: keepPreviousData,
+  });
+  if (error && !data) return <Empty says={error.message} />;
+  if (!data) return <Waiting>Laying out …</Waiting>;
+  const dated = data.projects.filter(({ starts, ends, started }) => starts ?? ends ?? started);
+  const undated = data.projects.filter((project) => !dated.includes(project));
+  if (data.projects.length === 0) return <Empty says="There is no project here." />;
+  const refresh = () =>
+    Promise.all(
+      [["timeline"], ["project"], ["says"], ["milestones"]].map((queryKey) =>
+        client.invalidateQueries({ queryKey }),
+      ),
+    );
+  const move = async (withFollowers: boolean) => {
+    if (!moving) return;
+    const told = await moved(moving, data, withFollowers);
+    setMoving(null);
+    await refresh();
+    if (told)
+      tell(told.words, {
+        words: "Undo",
+        run: () => void told.undo().then(refresh),
+      });
+  };
+  return (
+    <>
+      <Head>
+        <span className="says">{saysOf(data)}</span>
+        <Legend />
+        <Choice
+          hideLabel
+          label="Zoom"
+          value={zoom}
+          options={(Object.keys(ZOOMS) as Zoom[]).map((one) => [one, one] as const)}
+          onChange={setZoom}
+        />
+      </Head>
+      <Chart
+        timeline={{ ...data, projects: dated }}
+        scale={scaleOf(dated, today, zoom)}
+        today={today}
+        moving={moving}
+        onMoving={setMoving}
+        isOpen={(id) => open === null || open.includes(id)}
+        onToggle={(id) => {
+          const now = open ?? dated.map((project) => project.id);
+          setOpen(now.includes(id) ? now.filter((one) => one !== id) : [...now, id]);
+        }}
+      />
+      {undated.length > 0 && (
+        <Head>
+          <span>
+            Without dates yet: {undated.map((project) => project.name).join(", ")}. With a start and
+            an end they stand above.
+          </span>
+        </Head>
+      )}
+      {data.more > 0 && (
+        <Head>
+          <span>{data.more} more items with a date are not drawn: take fewer projects.</span>
+        </Head>
+      )}
+      {moving && (
+        <Foot
+          moving={moving}
+          consequences={consequencesOf(data, moving.part, moving.days)}
+          onDays={(days) => setMoving({ ...moving, days })}
+          onMove={(withFollowers) => void move(withFollowers)}
+          onLeave={() => setMoving(null)}
+        />
+      )}
+    </>
+  );
+}
+
+function saysOf({ projects }: ShownTimeline): string {
+  const parts = projects.flatMap((project) => project.parts);
+  const late = parts.filter(
+    (part) => part.plan && (part.done ?? part.due) && (part.done ?? part.due)! > part.plan,
+  ).length;
+  const count = projects.length === 1 ? "1 project" : `${projects.length} projects`;
+  return `${count}; ${late === 0 ? "nothing lies" : late === 1 ? "1 part lies" : `${late} parts lie`} past the plan.`;
+}
+
+const Keys = styled.span`
+  display: inline-flex;
+  gap: 14px;
+  flex-wrap: wrap;
+  font-size: 12.5px;
+  i {
+    display: inline-block;
+    width: 22px;
+    height: 9px;
+    margin-right: 6px;
+  }
+  .done {
+    background: var(--c1);
+  }
+  .to-do {
+    background: var(--water);
+  }
+  .past {
+    background: repeating-linear-gradient(-45deg, var(--c2) 0 2px, transparent 2px 6px);
+  }
+  .plan {
+    height: 2px;
+    background: var(--ink);
+    vertical-align: middle;
+  }
+`;
+const Legend = () => (
+  <Keys aria-hidden>
+    <span>
+      <i className="done" />
+      until today
+    </span>
+    <span>
+      <i className="to-do" />
+      to do
+    </span>
+    <span>
+      <i className="past" />
+      past the plan
+    </span>
+    <span>
+      <i className="plan" />
+      plan
+    </span>
+    <span>◆ reached ◇ not yet</span>
+  </Keys>
+);
+
+/** Moves a part, with what follows it or alone: one step, which can be undone. Null where nothing was moved. */
+async function moved(
+  { project, part, days }: Moving,
+  timeline: ShownTimeline,
+  withFollowers: boolean,
+): Promise<{ words: string; undo: () => Promise<void> } | null> {
+  const due = addDays(part.due!, days);
+  const says = `${part.title} is due on ${dayText(due)}`;
+  try {
+    if (part.kind === "milestone") {
+      const set = (day: string) =>
+        ask("saveMilestone", {
+          project,
+          id: Number(part.id),
+          name: part.title,
+          due: day,
+          reached: part.done,
+        });
+      await set(due);
+      return { words: `${says}.`, undo: async () => void (await set(part.due!)) };
+    }
+    const followers = withFollowers
+      ? consequencesOf(timeline, part, days).filter((one) => one.part.mayMove)
+      : [];
+    const { changed, left } = await ask("changeItems", {
+      changes: [{ part, due }, ...followers].map((one) => ({
+        key: one.part.id,
+        field: "due",
+        to: one.due,
+        expected: one.part.kept,
+      })),
+    });
+    const others = changed.length - 1;
+    const notMoved = left.map((one) => `${one.key} was left: ${one.why}`).join("; ");
+    return {
+      words: `${says}${others > 0 ? `, with ${others} that follow` : ""}.${notMoved ? ` ${notMoved}.` : ""}`,
+      undo: async () => {
+        await ask("changeItems", {
+          changes: changed.map((one) => ({
+            key: one.key,
+            field: one.field,
+            to: one.from,
+            expected: one.to,
+          })),
+        });
+      },
+    };
+  } catch (error) {
+    tell(error instanceof AskProblem ? error.message : String(error));
+    return null;
+  }
+}

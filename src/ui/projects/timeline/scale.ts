@@ -1,0 +1,70 @@
+import { addDays, addMonths, monthName, numberOfDay, weekdayOf, type Day } from "@/core/time";
+import type { TimelineProject } from "@/contract/projects";
+
+/** How wide a day is drawn, in px, in each zoom. */
+export const ZOOMS = { weeks: 18, months: 6, quarters: 2.4 } as const;
+export type Zoom = keyof typeof ZOOMS;
+
+/** The days that a timeline spans, and where each of them is drawn. */
+export interface Scale {
+  readonly from: Day;
+  readonly to: Day;
+  readonly width: number;
+  readonly dayWidth: number;
+  /** The left edge of a day, in px. */
+  readonly x: (day: Day) => number;
+}
+
+const PAD_DAYS = 10;
+/** Nothing is drawn further away from today. */
+const MOST_DAYS = 730;
+
+const later = (a: Day, b: Day): Day => (a > b ? a : b);
+const earlier = (a: Day, b: Day): Day => (a < b ? a : b);
+
+export function scaleOf(projects: readonly TimelineProject[], today: Day, zoom: Zoom): Scale {
+  const days = projects.flatMap(({ starts, ends, started, finished, parts }) => [
+    starts,
+    ends,
+    started,
+    finished,
+    ...parts.flatMap((part) => [part.due, part.plan, part.done]),
+  ]);
+  const known = [today, ...days.flatMap((day) => day ?? [])];
+  const first = later(known.reduce(earlier), addDays(today, -MOST_DAYS));
+  const last = earlier(known.reduce(later), addDays(today, MOST_DAYS));
+  const from = addDays(first, -PAD_DAYS);
+  const to = addDays(last, PAD_DAYS * 2);
+  const dayWidth = ZOOMS[zoom];
+  const zero = numberOfDay(from);
+  return {
+    from,
+    to,
+    dayWidth,
+    width: Math.round((numberOfDay(to) - zero + 1) * dayWidth),
+    x: (day) => Math.round((numberOfDay(day) - zero) * dayWidth * 10) / 10,
+  };
+}
+
+/** The months of a scale, each with its first day that is drawn. */
+export function monthsOf({ from, to }: Scale): { readonly day: Day; readonly words: string }[] {
+  const months: { day: Day; words: string }[] = [];
+  for (let day = from; day <= to; day = addMonths(`${day.slice(0, 7)}-01`, 1))
+    months.push({
+      day,
+      words:
+        day.slice(5, 7) === "01" || day === from
+          ? `${monthName(day)} ${day.slice(0, 4)}`
+          : monthName(day),
+    });
+  return months;
+}
+
+/** Mondays, as many as can be told apart. */
+export function ticksOf({ from, to, dayWidth }: Scale): Day[] {
+  const step = dayWidth >= 6 ? 1 : 4;
+  const first = addDays(from, (8 - weekdayOf(from)) % 7);
+  const ticks: Day[] = [];
+  for (let day = first; day <= to; day = addDays(day, 7 * step)) ticks.push(day);
+  return ticks;
+}

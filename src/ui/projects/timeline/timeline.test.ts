@@ -1,0 +1,78 @@
+import type { ShownTimeline, TimelinePart } from "@/contract/projects";
+import { consequencesOf, daysBetween, followersOf } from "./follow";
+import { monthsOf, scaleOf, ticksOf } from "./scale";
+
+const part = (id: string, due: string | null, more: Partial<TimelinePart> = {}): TimelinePart => ({
+  kind: "item",
+  id,
+  title: id,
+  from: "2026-11-01",
+  due,
+  kept: due,
+  plan: due,
+  done: null,
+  mayMove: true,
+  ...more,
+});
+const timeline = (
+  parts: readonly TimelinePart[],
+  holds: ShownTimeline["holds"],
+): ShownTimeline => ({
+  projects: [
+    {
+      id: 1,
+      name: "Refit",
+      starts: "2026-10-01",
+      ends: "2026-12-18",
+      started: null,
+      finished: null,
+      percent: null,
+      parts,
+    },
+  ],
+  holds,
+  holidays: [],
+  off: [6, 7],
+  more: 0,
+});
+
+const CHAIN = timeline(
+  [
+    part("A", "2026-12-01"),
+    part("B", "2026-12-05"),
+    part("C", "2026-12-09"),
+    part("D", "2026-12-10", { done: "2026-11-20" }),
+    part("E", null),
+  ],
+  [
+    ["A", "B"],
+    ["B", "C"],
+    ["A", "D"],
+    ["A", "E"],
+    ["C", "A"],
+  ],
+);
+
+test("what waits for a part is found once, even in a circle", () =>
+  expect(followersOf(CHAIN, "A").map((one) => one.id)).toEqual(["B", "D", "E", "C"]));
+
+test("what follows moves by as many days; what is done or has no date stays", () => {
+  const told = consequencesOf(CHAIN, CHAIN.projects[0].parts[0], 6);
+  expect(told.map((one) => [one.part.id, one.due, one.clashes])).toEqual([
+    ["B", "2026-12-11", true],
+    ["C", "2026-12-15", false],
+  ]);
+  expect(consequencesOf(CHAIN, CHAIN.projects[0].parts[0], 0)).toEqual([]);
+});
+
+test("days lie where they are, at any zoom, and nothing lies before the left edge", () => {
+  for (const zoom of ["weeks", "months", "quarters"] as const) {
+    const scale = scaleOf(CHAIN.projects, "2026-11-24", zoom);
+    expect(scale.x(scale.from)).toBe(0);
+    expect(scale.x("2026-12-01") - scale.x("2026-11-24")).toBeCloseTo(7 * scale.dayWidth, 1);
+    expect(scale.from < "2026-10-01" && scale.to > "2026-12-18").toBe(true);
+    expect(monthsOf(scale)[0].words).toMatch(/2026$/);
+    expect(ticksOf(scale).every((day) => day >= scale.from && day <= scale.to)).toBe(true);
+  }
+  expect(daysBetween("2026-12-01", "2026-11-29")).toBe(-2);
+});

@@ -1,0 +1,29 @@
+"use client";
+import { useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { AskProblem } from "../../kit";
+
+/** What is entered of a project changes what is worked out of it: all of that is asked again. */
+const TOUCHED = [["project"], ["says"], ["milestones"], ["progress"], ["timeline"]];
+
+/** Enters something: tells what is wrong with it, by its part, and has what stands on it asked again. */
+export function useEntering(): {
+  problem: { readonly path: string; readonly message: string } | null;
+  enter: (act: () => Promise<unknown>) => Promise<boolean>;
+} {
+  const client = useQueryClient();
+  const [problem, setProblem] = useState<{ path: string; message: string } | null>(null);
+  const enter = async (act: () => Promise<unknown>) => {
+    setProblem(null);
+    try {
+      await act();
+    } catch (error) {
+      const first = error instanceof AskProblem ? error.problems[0] : undefined;
+      setProblem({ path: first?.path ?? "", message: (error as Error).message });
+      return false;
+    }
+    for (const queryKey of TOUCHED) await client.invalidateQueries({ queryKey });
+    return true;
+  };
+  return { problem, enter };
+}

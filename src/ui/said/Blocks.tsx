@@ -1,0 +1,148 @@
+"use client";
+import styled from "styled-components";
+import { isFigure, wordsOf, type Block, type Run, type TableBlock } from "@/core/briefing";
+import type { Here } from "@/core/catalog";
+import { Button } from "../kit";
+import { SaidFigure } from "./SaidFigure";
+import type { Opening } from "./useOpening";
+
+const Text = styled.p<{ $isLead: boolean }>`
+  font: ${(p) => (p.$isLead ? "470 23px/31px var(--serif)" : "400 18px/27px var(--serif)")};
+  & + & {
+    margin-top: 8px;
+  }
+  strong {
+    font-weight: 620;
+  }
+  em {
+    color: var(--ink-3);
+  }
+  button {
+    font: inherit;
+    font-weight: 600;
+    text-decoration: underline dotted var(--plum);
+    text-decoration-thickness: 2px;
+    text-underline-offset: 4px;
+  }
+  button:hover {
+    background: var(--mallow-2);
+  }
+  button.moved {
+    background: var(--lit);
+    box-shadow: inset 0 -2px 0 var(--brass);
+    text-decoration: none;
+  }
+  .lacks {
+    color: var(--ink-3);
+    font-style: italic;
+  }
+`;
+const Note = styled.p`
+  color: var(--ink-2);
+  font: italic 400 17px/24px var(--serif);
+`;
+const Table = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  margin-top: 8px;
+  th {
+    text-align: left;
+    font-weight: 500;
+    color: var(--ink-2);
+    padding: 2px 12px 4px 0;
+  }
+  td {
+    border-top: 1px solid var(--line);
+    padding: 5px 12px 5px 0;
+    vertical-align: top;
+  }
+  td:first-child {
+    font-weight: 600;
+  }
+`;
+
+interface BlocksProps {
+  readonly blocks: readonly Block[];
+  readonly open: Opening;
+  readonly here?: Here | undefined;
+  /** The keys of figures that read otherwise by now. */
+  readonly moved?: readonly string[];
+  /** Height of what is drawn, in px. */
+  readonly height?: number;
+}
+
+const NONE: readonly string[] = [];
+
+/** What a part of a briefing says: texts whose figures open, lists, drawings. */
+export function Blocks({ blocks, open, here, moved = NONE, height = 280 }: BlocksProps) {
+  return blocks.map((block, i) => {
+    if (block.kind === "note") return <Note key={i}>{block.words}</Note>;
+    if (block.kind === "table") return <ListOf key={i} table={block} open={open} />;
+    if (block.kind === "drawing")
+      return (
+        <figure key={i} aria-label={block.title}>
+          <SaidFigure says={block.says} title={block.title} {...{ open, here, height }} />
+        </figure>
+      );
+    return (
+      <Text key={i} $isLead={Boolean(block.isLead)}>
+        {block.runs.map((run, place) => (
+          <Word
+            key={place}
+            run={run}
+            open={open}
+            isMoved={isFigure(run) && moved.includes(run.key)}
+          />
+        ))}
+      </Text>
+    );
+  });
+}
+
+function Word({ run, open, isMoved }: { run: Run; open: Opening; isMoved: boolean }) {
+  if (typeof run === "string") return run;
+  if ("strong" in run) return <strong>{run.strong}</strong>;
+  if ("quiet" in run) return <em>{run.quiet}</em>;
+  if (run.lacks) return <span className="lacks">{wordsOf(run)}</span>;
+  return (
+    <button
+      className={isMoved ? "moved" : undefined}
+      title={isMoved ? "reads otherwise by now" : "what stands behind it"}
+      onClick={() => open.ofSentence(run.says, run.words)}
+    >
+      {run.words}
+    </button>
+  );
+}
+
+function ListOf({ table, open }: { table: TableBlock; open: Opening }) {
+  return (
+    <>
+      <Table aria-label={table.title}>
+        <thead>
+          <tr>
+            {table.columns.map((column) => (
+              <th key={column.words} scope="col">
+                {column.words}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {table.rows.map((row, i) => (
+            <tr key={i}>
+              {row.map((cell, place) => (
+                <td key={place}>{cell}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      <p>
+        <Button $small onPress={() => open.ofSentence(table.says, table.title)}>
+          {table.more > 0 ? `Open all, with ${table.more} more` : "Open the list"}
+        </Button>
+      </p>
+    </>
+  );
+}
