@@ -2,6 +2,7 @@ import { parseInstant, type Instant } from "@/core/time";
 import {
   createWorkspace,
   findPersonByLogin,
+  findProjectByName,
   hasWorkspace,
   importBundle,
   migrate,
@@ -11,10 +12,13 @@ import {
 import { DEMO_PASSWORD, FIGURES, makeWorld } from "@/demo";
 import { setPasswords } from "@/server/accounts/signIn";
 import { systemClock } from "@/server/clock";
+import { makeFirstRoom } from "@/server/projects/firstRooms";
 import { makeReadyMade } from "@/server/library/readyMade";
 import { runCommand } from "./run";
 
 const SEED = 7;
+/** The project that has briefings from the start. */
+const SHOWN_PROJECT = "Heron refit";
 const say = (line: string): void => void process.stdout.write(`${line}\n`);
 
 /** Fills a new demo workspace: Saltmarsh Ferries with its history up to an instant, its sign-ins and its ready-made reports. */
@@ -37,6 +41,8 @@ async function makeDemo(end: Instant): Promise<void> {
   );
   const builder = await findPersonByLogin(em, "ines");
   if (builder !== null) await makeReadyMade(em, builder);
+  const project = await findProjectByName(em, SHOWN_PROJECT);
+  if (project !== null) await makeFirstRoom(em, { now: () => end }, project);
 }
 
 /** Brings the schema up to date and fills a new workspace. GRAND_TALLY_END fixes the instant at which the demo ends (tests). */

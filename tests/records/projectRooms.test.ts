@@ -318,7 +318,11 @@ describe("briefings", () => {
     if (!thing) return;
     const made = await as("gil", "newBriefing", { kind, target: thing.id });
     const { parts } = await read("gil", made);
-    for (const part of parts) expect(plainText(part.blocks)).not.toMatch(/undefined|NaN/);
+    for (const part of parts)
+      expect(plainText(part.blocks)).not.toMatch(/undefined|NaN|cannot be asked/);
+    for (const drawn of parts.flatMap((part) => part.blocks))
+      if (drawn.kind === "drawing")
+        await as("gil", "says", { says: drawn.says, here: { thing: kind, id: thing.id } });
     expect(parts.length).toBeGreaterThan(1);
   });
 

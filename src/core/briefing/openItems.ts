@@ -3,6 +3,7 @@ import { figure, paragraph, type BriefingPart, type BriefingPlace } from "./part
 import type { Run } from "./text";
 import type { ToldRow } from "./told";
 import { counted } from "./words";
+import { workText, type Work } from "./work";
 
 const MOST_ITEMS = 10;
 const MOST_HOLDING = 5;
@@ -15,10 +16,10 @@ function dueWords(row: ToldRow, { today }: BriefingPlace): string {
   return `${longDayText(due)}${days > 0 ? `, ${counted(days, "day")} ago` : ""}`;
 }
 
-/** What is open among some items, what of it is overdue, and which holds up another. @param where "where …" */
-export function openItemsOf(where: string): BriefingPart {
-  const open = `count items ${where} and status is open`;
-  const list = `list items ${where} and status is open showing key, title, status, assignee, due sorted by due`;
+/** What is open among some items, what of it is overdue, and which holds up another. */
+export function openItemsOf(of: Work): BriefingPart {
+  const open = `count ${workText(of, "status is open")}`;
+  const list = `list ${workText(of, "status is open")} showing key, title, status, assignee, due sorted by due`;
   return {
     id: "open items",
     title: () => "Open items",

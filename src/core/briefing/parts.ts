@@ -41,33 +41,30 @@ const PROJECT: readonly BriefingPart[] = [
   time,
 ];
 
-/** Conditions of a saved filter are asked by its name. */
-const ofFilter = (printed: string): string => `where ${printed}`;
-
 const PARTS: Readonly<Record<BriefingKind, (printed: string) => readonly BriefingPart[]>> = {
   project: () => PROJECT,
   sprint: (printed) => {
-    const where = "where sprint is this sprint";
-    return [burndownDrawn(printed), scope(where), byStatus(where), openItemsOf(where)];
+    const of = { subject: "items", where: "sprint is this sprint" };
+    return [burndownDrawn(printed), scope(of), byStatus(of), openItemsOf(of)];
   },
   release: () => {
-    const where = "where release is this release";
-    return [scope(where), byStatus(where), levelDrawn(where), openItemsOf(where)];
+    const of = { subject: "items", where: "release is this release" };
+    return [scope(of), byStatus(of), levelDrawn(of), openItemsOf(of)];
   },
   team: () => {
-    const where = "where team is this team";
+    const of = { subject: "items", where: "team is this team" };
     return [
-      byStatus(where),
-      lastWeeks(where),
-      flowDrawn(where),
-      ages(where),
-      utilisation("where person's team is this team"),
-      openItemsOf(where),
+      byStatus(of),
+      lastWeeks(of),
+      flowDrawn(of),
+      ages(of),
+      utilisation("person's team is this team"),
+      openItemsOf(of),
     ];
   },
   filter: (printed) => {
-    const where = ofFilter(printed);
-    return [byStatus(where), levelDrawn(where), lastWeeks(where), ages(where), oldest(where)];
+    const of = { subject: `filter ${printed}` };
+    return [byStatus(of), levelDrawn(of), lastWeeks(of), ages(of), oldest(of)];
   },
 };
 

@@ -111,6 +111,9 @@ function* generate(
   stood: Day | null,
 ): Plan<Block[]> {
   const answers = yield* planAnswers(part.asks(place), view, stood);
+  const lost = Object.values(answers).find((told) => told.gone !== null);
+  // What cannot be asked in this workspace is no nought.
+  if (lost) return [{ kind: "note", words: `It cannot be asked here: ${lost.gone}.` }];
   const blocks = part.write(answers, place);
   const hides = blocks.filter((block) => block === MONEY_HIDDEN).length > 1;
   return blocks

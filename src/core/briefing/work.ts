@@ -6,27 +6,39 @@ import { counted, listed } from "./words";
 
 /** Parts of briefings on work: of a sprint, a release, a team, or what a saved filter finds. */
 
+/** The items that a part is of: their subject, and the condition that a sentence says of them. */
+export interface Work {
+  readonly subject: string;
+  readonly where?: string;
+}
+
+/** "items where sprint is this sprint and status is open". */
+export function workText({ subject, where }: Work, ...more: readonly string[]): string {
+  const tests = [...(where ? [where] : []), ...more];
+  return tests.length ? `${subject} where ${tests.join(" and ")}` : subject;
+}
+
 const drawing =
-  (id: string, title: string, says: (where: string) => string) =>
-  (where: string): BriefingPart => ({
+  (id: string, title: string, says: (of: Work) => string) =>
+  (of: Work): BriefingPart => ({
     id,
     title: () => title,
     asks: () => ({}),
-    write: () => [{ kind: "drawing", title, says: says(where) }],
+    write: () => [{ kind: "drawing", title, says: says(of) }],
   });
 
 /** How the level went over eight weeks. */
 export const levelDrawn = drawing(
   "level",
   "How many were open",
-  (where) => `level of items ${where} and status is open by week for last 8 weeks`,
+  (of) => `level of ${workText(of, "status is open")} at week ends for last 8 weeks`,
 );
 
 /** What came in and what was finished. */
 export const flowDrawn = drawing(
   "flow",
   "What came and went",
-  (where) => `arrivals and departures of items ${where} by week for last 8 weeks`,
+  (of) => `arrivals and departures of ${workText(of)} by week for last 8 weeks`,
 );
 
 /** Of a sprint: how its work burns down. @param name of the sprint, as sentences write it */
@@ -48,22 +60,23 @@ const grouped = (told: Told): Run[] =>
   );
 
 /** What is in it, and how much of that is finished. */
-export function scope(where: string): BriefingPart {
-  const all = `count items ${where}`;
+export function scope(of: Work): BriefingPart {
+  const all = `count ${workText(of)}`;
+  const finished = `count ${workText(of, "status is finished")}`;
   return {
     id: "scope",
     title: () => "Scope",
     always: "Nothing is in it.",
-    asks: () => ({ all, finished: `${all} and status is finished` }),
-    write({ all: every, finished }) {
+    asks: () => ({ all, finished }),
+    write({ all: every, finished: done }) {
       if (every.records === 0) return [];
-      const share = Math.floor((finished.records / every.records) * 100);
+      const share = Math.floor((done.records / every.records) * 100);
       return [
         paragraph(
           figure("scope", counted(every.records, "item"), every.says),
           ` ${every.records === 1 ? "is" : "are"} in it; `,
-          figure("finished", String(finished.records), finished.says),
-          ` of them ${finished.records === 1 ? "is" : "are"} finished (${share} %).`,
+          figure("finished", String(done.records), done.says),
+          ` of them ${done.records === 1 ? "is" : "are"} finished (${share} %).`,
         ),
       ];
     },
@@ -71,8 +84,8 @@ export function scope(where: string): BriefingPart {
 }
 
 /** The same by status. */
-export function byStatus(where: string): BriefingPart {
-  const says = `count items ${where} and status is open by status`;
+export function byStatus(of: Work): BriefingPart {
+  const says = `count ${workText(of, "status is open")} by status`;
   return {
     id: "by status",
     title: () => "Where it stands",
@@ -93,12 +106,12 @@ export function byStatus(where: string): BriefingPart {
 }
 
 /** What came and what went in the last four weeks. */
-export function lastWeeks(where: string): BriefingPart {
-  const of = (field: string) => `count items ${where} and ${field} during last 4 weeks`;
+export function lastWeeks(of: Work): BriefingPart {
+  const during = (field: string) => `count ${workText(of, `${field} during last 4 weeks`)}`;
   return {
     id: "last weeks",
     title: () => "The last four weeks",
-    asks: () => ({ came: of("created"), went: of("finished") }),
+    asks: () => ({ came: during("created"), went: during("finished") }),
     write: ({ came, went }) => [
       paragraph(
         figure("came", counted(came.records, "item"), came.says),
@@ -111,12 +124,12 @@ export function lastWeeks(where: string): BriefingPart {
 }
 
 /** How old what is open is. */
-export function ages(where: string): BriefingPart {
-  const open = `${where} and status is open`;
+export function ages(of: Work): BriefingPart {
+  const says = `median age in days of ${workText(of, "status is open")}`;
   return {
     id: "age",
     title: () => "Age",
-    asks: () => ({ middle: `median of age in days of items ${open}` }),
+    asks: () => ({ middle: says }),
     write: ({ middle }) =>
       middle.total
         ? [
@@ -131,8 +144,8 @@ export function ages(where: string): BriefingPart {
 }
 
 /** The oldest of what is open. */
-export function oldest(where: string): BriefingPart {
-  const says = `list items ${where} and status is open showing key, title, status, assignee, created sorted by created`;
+export function oldest(of: Work): BriefingPart {
+  const says = `list ${workText(of, "status is open")} showing key, title, status, assignee, created sorted by created`;
   return {
     id: "oldest",
     title: () => "The oldest",
@@ -162,9 +175,9 @@ export function oldest(where: string): BriefingPart {
   };
 }
 
-/** How much of its people's days is booked. @param where of person days */
+/** How much of the days of its people was worked. @param where of person days */
 export function utilisation(where: string): BriefingPart {
-  const says = `utilisation of person days ${where} for last 4 weeks by person`;
+  const says = `measure "utilisation" of person days where ${where} and date during last 4 weeks by person`;
   return {
     id: "utilisation",
     title: () => "Utilisation",

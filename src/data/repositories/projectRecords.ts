@@ -30,6 +30,13 @@ export async function loadProject(em: EntityManager, id: number): Promise<Projec
   return rows[0] ?? null;
 }
 
+export async function findProjectByName(em: EntityManager, name: string): Promise<number | null> {
+  const { rows } = await withConnection(em, (client) =>
+    client.query<{ id: number }>("SELECT id FROM projects WHERE name = $1", [name]),
+  );
+  return rows[0]?.id ?? null;
+}
+
 export async function milestonesOf(em: EntityManager, project: number): Promise<MilestoneLine[]> {
   const { rows } = await withConnection(em, (client) =>
     client.query<MilestoneLine & Record<string, unknown>>(

@@ -50,9 +50,10 @@ export const Leaves = styled.div`
 `;
 
 /** The grounds of a room, in two columns. */
-export const Columns = styled.div`
+export const Columns = styled.div<{ $even?: boolean }>`
   display: grid;
-  grid-template-columns: minmax(0, 752fr) minmax(0, 372fr);
+  grid-template-columns: ${(p) =>
+    p.$even ? "minmax(0, 584fr) minmax(0, 536fr)" : "minmax(0, 752fr) minmax(0, 372fr)"};
   gap: 16px;
   padding: 14px 32px;
   align-items: start;
@@ -61,7 +62,7 @@ export const Columns = styled.div`
     gap: 16px;
     min-width: 0;
   }
-  @media (max-width: 900px) {
+  @media (max-width: 1000px) {
     grid-template-columns: minmax(0, 1fr);
   }
   @media (max-width: 700px) {

@@ -8,6 +8,7 @@ import { Button } from "../kit";
 import { Blocks, HealthSign, SaidFigure, type Opening } from "../said";
 import { Columns, Ground } from "./Leaves";
 import { Planks } from "./Planks";
+import { costCurve, progressCurve } from "./sentences";
 
 const Top = styled.div`
   display: grid;
@@ -60,7 +61,6 @@ export function Overview({
 }: LeafProps & { readonly onWords: () => void }) {
   const health = figureOf(project, "verdict", "health");
   const { span } = project;
-  const where = "where project is this project";
   return (
     <>
       <Top>
@@ -88,7 +88,7 @@ export function Overview({
                 <span className="end">month by month</span>
               </header>
               <SaidFigure
-                says={`S-curve of cost of projects ${where} by month for ${span.from} to ${span.to}`}
+                says={costCurve(span)}
                 title="Cost, planned and spent"
                 height={340}
                 {...{ open, here, stood }}
@@ -100,7 +100,7 @@ export function Overview({
                 <h2>Progress, planned and actual</h2>
               </header>
               <SaidFigure
-                says={`S-curve of progress of projects ${where} by month for ${span.from} to ${span.to}`}
+                says={progressCurve(span)}
                 title="Progress, planned and actual"
                 height={340}
                 {...{ open, here, stood }}

@@ -3,6 +3,7 @@ import styled from "styled-components";
 import { numberText } from "@/core/base";
 import { Ground } from "./Leaves";
 import type { LeafProps } from "./Overview";
+import { PLANKS } from "./sentences";
 import { recordsIn, useSaid } from "./useSaid";
 import { portfolioRows } from "./verdicts";
 
@@ -45,12 +46,9 @@ const Rows = styled.div`
   }
 `;
 
-const FIELDS = "planned percent, actual percent, budget used, status date";
-
 /** What was planned, what is done and what is spent, on one rule. */
 export function Planks({ here, open, stood, project }: LeafProps) {
-  const says = `list projects where project is this project showing ${FIELDS}`;
-  const { data } = useSaid(says, stood, here);
+  const { data } = useSaid(PLANKS, stood, here);
   const found = recordsIn(data);
   const row = found && portfolioRows(found)[0];
   const planned = percentOf(row?.cell("planned percent"));
@@ -74,7 +72,9 @@ export function Planks({ here, open, stood, project }: LeafProps) {
         <Rows>
           {known.map(({ words, value, tone }) => (
             <Line key={words} {...{ words, value: value!, tone, planned }}>
-              <button onClick={() => open.ofSentence(says, words)}>{numberText(value!, 1)}</button>
+              <button onClick={() => open.ofSentence(PLANKS, words)}>
+                {numberText(value!, 1)}
+              </button>
             </Line>
           ))}
         </Rows>

@@ -7,6 +7,7 @@ import { HealthSign, SaidFigure, type Opening } from "../said";
 import { Booked } from "./Booked";
 import { Columns, Ground } from "./Leaves";
 import { Owed } from "./Owed";
+import { moneyAgainstTime, NEXT_MILESTONES } from "./sentences";
 import { recordsIn, useSaid } from "./useSaid";
 import { lacking, needsHand, portfolioRows, portfolioWords, type PortfolioRow } from "./verdicts";
 
@@ -38,10 +39,20 @@ const Verdicts = styled.table`
     gap: 6px;
     align-items: center;
   }
+  .name,
   .next {
+    max-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  .name {
+    width: 30%;
+  }
+  .next {
+    width: 24%;
     font-size: 12.5px;
     color: var(--ink-2);
-    white-space: normal;
+    padding-right: 0;
   }
 `;
 const Lead = styled.p`
@@ -80,7 +91,7 @@ export function Portfolio({
   const isDrawn = rows.some((row) => lacking(row) === null);
   return (
     <>
-      <Columns>
+      <Columns $even>
         <div>
           <Ground>
             <header>
@@ -90,7 +101,7 @@ export function Portfolio({
             <Lead>{portfolioWords(rows)}</Lead>
             {isDrawn ? (
               <SaidFigure
-                says={`average of schedule gap, measure "projected share", sum of budget of projects${where} by project as bubbles`}
+                says={moneyAgainstTime(where)}
                 title="Money against time"
                 stood={stood}
                 height={330}
@@ -137,10 +148,7 @@ function VerdictTable({
   today: Day;
   stood: string;
 }) {
-  const { data } = useSaid(
-    'list milestones where state is any of ("to come", overdue) showing project, name, due, state sorted by due',
-    stood,
-  );
+  const { data } = useSaid(NEXT_MILESTONES, stood);
   const found = recordsIn(data);
   const next = new Map<string, string>();
   for (const row of found ? portfolioRows(found) : []) {
@@ -157,25 +165,20 @@ function VerdictTable({
         <thead>
           <tr>
             <th scope="col">project</th>
-            <th scope="col">in time</th>
-            <th scope="col">in money</th>
             <th scope="col">word</th>
+            <th scope="col">in time</th>
+            <th scope="col" className="r">
+              points
+            </th>
+            <th scope="col">in money</th>
+            <th scope="col">next</th>
           </tr>
         </thead>
         <tbody>
           {sorted.map((row) => (
             <tr key={row.id}>
-              <td>
+              <td className="name">
                 <Link href={`/projects/${row.id}`}>{row.name}</Link>
-                <div className="next">{next.get(row.name)}</div>
-              </td>
-              <td>
-                {row.cell("schedule verdict") ?? "–"}
-                <div className="next">{gapWords(row.cell("schedule gap"))}</div>
-              </td>
-              <td>
-                {row.cell("cost verdict") ?? "–"}
-                <div className="next">{overWords(row.cell("overrun"))}</div>
               </td>
               <td>
                 <span className="sign">
@@ -186,6 +189,10 @@ function VerdictTable({
                   {row.cell("health") ?? "–"}
                 </span>
               </td>
+              <td>{row.cell("schedule verdict") ?? "–"}</td>
+              <td className="r">{pointsOf(row.cell("schedule gap"))}</td>
+              <td title={overWords(row.cell("overrun"))}>{row.cell("cost verdict") ?? "–"}</td>
+              <td className="next">{next.get(row.name)}</td>
             </tr>
           ))}
         </tbody>
@@ -200,13 +207,9 @@ const placeOf = (health: string | null, words: readonly string[]): number | null
 /** "Fri 20 Nov 2026" as "20 Nov": the weekday and this year say nothing here. */
 const shortened = (day: string): string => day.replace(/^\w+ /, "").replace(/ \d{4}$/, "");
 
-const gapWords = (gap: string | null): string => {
-  if (gap === null) return "";
-  const points = gap.replace(/ %$/, "").replace(/^\u2212/, "");
-  return points === "0"
-    ? "as planned"
-    : `${points} points ${gap.startsWith("\u2212") ? "behind" : "ahead"}`;
-};
+/** Percentage points ahead of the plan, or behind: "−20". */
+const pointsOf = (gap: string | null): string =>
+  gap === null ? "" : gap.replace(/ %$/, "").replace(/^(?=[1-9])/, "+");
 
 const overWords = (overrun: string | null): string =>
   overrun === null || !/\d/.test(overrun)

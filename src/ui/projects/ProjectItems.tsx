@@ -5,15 +5,14 @@ import { PartRecords } from "../report";
 import { SaidFigure } from "../said";
 import { Columns, Ground } from "./Leaves";
 import type { LeafProps } from "./Overview";
-
-const LIST =
-  "list items where project is this project and status is open showing key, title, kind, status, priority, assignee, due sorted by due";
+import { HOW_MANY_WERE_OPEN, OPEN_ITEMS, WHERE_THEY_STAND } from "./sentences";
 
 /** What is open in a project, and where it stands. */
 export function ProjectItems({ here, open, stood }: LeafProps) {
   const { data, error } = useQuery({
-    queryKey: ["says", LIST, here, stood],
-    queryFn: ({ signal }) => ask("says", { says: LIST, here, ...(stood ? { stood } : {}) }, signal),
+    queryKey: ["says", OPEN_ITEMS, here, stood],
+    queryFn: ({ signal }) =>
+      ask("says", { says: OPEN_ITEMS, here, ...(stood ? { stood } : {}) }, signal),
   });
   if (error && !data) return <Empty says={error.message} />;
   if (!data) return <Waiting>Counting …</Waiting>;
@@ -34,7 +33,7 @@ export function ProjectItems({ here, open, stood }: LeafProps) {
             <span className="end">by kind</span>
           </header>
           <SaidFigure
-            says="count items where project is this project and status is open by kind split by status as stacked bars"
+            says={WHERE_THEY_STAND}
             title="Where they stand"
             height={240}
             {...{ here, open, stood }}
@@ -45,7 +44,7 @@ export function ProjectItems({ here, open, stood }: LeafProps) {
             <h2>How many were open</h2>
           </header>
           <SaidFigure
-            says="level of items where project is this project and status is open by week for last 12 weeks"
+            says={HOW_MANY_WERE_OPEN}
             title="How many were open"
             height={240}
             {...{ here, open, stood }}

@@ -28,6 +28,7 @@ import {
   type Narrowing,
 } from "./narrowing";
 import { Portfolio } from "./Portfolio";
+import { ALL_PROJECTS } from "./sentences";
 import { recordsIn, useSaid } from "./useSaid";
 import { portfolioRows, type PortfolioRow } from "./verdicts";
 
@@ -44,27 +45,6 @@ const LEAF: InAddress<Leaf> = {
   write: (leaf) => (leaf === "portfolio" ? null : leaf),
 };
 
-const FIELDS = [
-  "project",
-  "type",
-  "portfolio",
-  "client",
-  "manager",
-  "starts",
-  "ends",
-  "stage",
-  "schedule verdict",
-  "cost verdict",
-  "health",
-  "actual percent",
-  "planned percent",
-  "schedule gap",
-  "budget",
-  "actual cost",
-  "projected cost",
-  "overrun",
-].join(", ");
-
 interface ProjectsRoomProps {
   readonly today: Day;
   readonly healthWords: readonly string[];
@@ -77,7 +57,7 @@ export function ProjectsRoom({ today, healthWords, mayRemind }: ProjectsRoomProp
   const [leaf, setLeaf] = useAddress(LEAF);
   const [narrowing, setNarrowing] = useAddress(NARROWING_ADDRESS);
   const [stood, setStood] = useState("");
-  const { data, error } = useSaid(`list projects showing ${FIELDS} sorted by project`, stood);
+  const { data, error } = useSaid(ALL_PROJECTS, stood);
   const { open, records } = useSaidOpening(undefined);
   const found = recordsIn(data);
   const all = found ? portfolioRows(found) : null;

@@ -1,4 +1,3 @@
 import { openItemsOf } from "../openItems";
-import { OF } from "./asked";
 
-export const openItems = openItemsOf(OF);
+export const openItems = openItemsOf({ subject: "items", where: "project is this project" });

@@ -1,7 +1,7 @@
 "use client";
 import { ChevronDown, ChevronRight } from "lucide-react";
 import Link from "next/link";
-import { useRef, type KeyboardEvent, type PointerEvent } from "react";
+import { useLayoutEffect, useRef, type KeyboardEvent, type PointerEvent } from "react";
 import type { ShownTimeline, TimelinePart, TimelineProject } from "@/contract/projects";
 import { addDays, dayText, weekdayOf, type Day } from "@/core/time";
 import { Links } from "./Links";
@@ -22,6 +22,9 @@ interface ChartProps {
 
 export const HEAD = 48;
 export const ROW = { project: 34, part: 28 } as const;
+
+/** So much of what was is seen left of today at first, in px. */
+const BEFORE_TODAY = 420;
 
 /** The rows of a timeline, from the top, with the middle of each. */
 export function rowsOf(projects: readonly TimelineProject[], isOpen: (project: number) => boolean) {
@@ -83,9 +86,14 @@ export function Chart({ timeline, scale, today, moving, onMoving, isOpen, onTogg
     },
   });
   const off = daysOff(timeline, scale);
+  const surface = useRef<HTMLDivElement>(null);
+  const begin = Math.max(0, scale.x(today) - BEFORE_TODAY);
+  useLayoutEffect(() => {
+    if (surface.current) surface.current.scrollLeft = begin;
+  }, [begin]);
   const height = rows.reduce((sum, row) => sum + ROW.project + row.parts.length * ROW.part, HEAD);
   return (
-    <Surface>
+    <Surface ref={surface}>
       <div
         role="grid"
         aria-label="Timeline"

@@ -46,17 +46,25 @@ export function scaleOf(projects: readonly TimelineProject[], today: Day, zoom: 
   };
 }
 
-/** The months of a scale, each with its first day that is drawn. */
-export function monthsOf({ from, to }: Scale): { readonly day: Day; readonly words: string }[] {
+/** A name needs so much room. */
+const MONTH_WIDTH = 78;
+
+/** The months of a scale, each with its first day that is drawn; one that has no room for its name is left out. */
+export function monthsOf({
+  from,
+  to,
+  x,
+  dayWidth,
+}: Scale): { readonly day: Day; readonly words: string }[] {
   const months: { day: Day; words: string }[] = [];
-  for (let day = from; day <= to; day = addMonths(`${day.slice(0, 7)}-01`, 1))
-    months.push({
-      day,
-      words:
-        day.slice(5, 7) === "01" || day === from
-          ? `${monthName(day)} ${day.slice(0, 4)}`
-          : monthName(day),
-    });
+  let free = -Infinity;
+  for (let day = from; day <= to; day = addMonths(`${day.slice(0, 7)}-01`, 1)) {
+    const next = x(addMonths(`${day.slice(0, 7)}-01`, 1));
+    if (x(day) < free || next - x(day) < Math.min(MONTH_WIDTH, 28 * dayWidth)) continue;
+    const isNamed = months.length === 0 || day.slice(5, 7) === "01";
+    months.push({ day, words: isNamed ? `${monthName(day)} ${day.slice(0, 4)}` : monthName(day) });
+    free = x(day) + MONTH_WIDTH;
+  }
   return months;
 }
 

@@ -1,0 +1,55 @@
+/** The sentences that the rooms of projects ask: `this project` stands for the one whose room it is. */
+
+const OF = "where project is this project";
+
+interface Span {
+  readonly from: string;
+  readonly to: string;
+}
+
+const curve =
+  (of: "cost" | "progress" | "earned value") =>
+  ({ from, to }: Span): string =>
+    `S-curve of ${of} of projects ${OF} by month for ${from} to ${to}`;
+
+export const costCurve = curve("cost");
+export const progressCurve = curve("progress");
+export const valueCurve = curve("earned value");
+
+export const PLANKS = `list projects ${OF} showing planned percent, actual percent, budget used, status date`;
+export const COST_BY_MONTH = `sum of amount of cost entries ${OF} by month of spent on split by category as stacked columns`;
+export const BUDGET_LEFT = `burndown of budget of projects ${OF}`;
+export const WORKED_BY_PERSON = `sum of minutes in hours of time entries ${OF} and worked on during last 3 months by person as bars`;
+export const BILLED = `list billings ${OF} showing billed on, amount sorted by billed on descending`;
+export const OPEN_ITEMS = `list items ${OF} and status is open showing key, title, kind, status, priority, assignee, due sorted by due`;
+export const WHERE_THEY_STAND = `count items ${OF} and status is open by kind split by status as stacked bars`;
+export const HOW_MANY_WERE_OPEN = `level of items ${OF} and status is open at week ends for last 12 weeks as line`;
+
+const PORTFOLIO_FIELDS = [
+  "project",
+  "type",
+  "portfolio",
+  "client",
+  "manager",
+  "starts",
+  "ends",
+  "stage",
+  "schedule verdict",
+  "cost verdict",
+  "health",
+  "actual percent",
+  "planned percent",
+  "schedule gap",
+  "budget",
+  "actual cost",
+  "projected cost",
+  "overrun",
+].join(", ");
+
+export const ALL_PROJECTS = `list projects showing ${PORTFOLIO_FIELDS} sorted by project`;
+export const NEXT_MILESTONES =
+  'list milestones where state is any of ("to come", overdue) showing project, name, due, state sorted by due';
+
+/** @param where " where …", or nothing */
+export const moneyAgainstTime = (where: string): string =>
+  `average schedule gap, measure "projected share", sum of budget of projects${where} by project as bubbles`;
