@@ -13,6 +13,7 @@ import {
 import { LANDINGS, PEOPLE, PROJECTS, SERVICES, VESSELS, WRONGS, ZONE, type Team } from "./cast";
 import { assetOf, worldFiles, type Made, type MadeSprint } from "./files";
 import { atWork, DAY, HOUR, Life, somewhen, workTime } from "./life";
+import { plannedParts } from "./parts";
 import { Random } from "./random";
 
 export interface WorldOptions {
@@ -70,6 +71,9 @@ class World implements Made {
       if (weekdayOf(day) === 1)
         for (let n = Math.round(scale * 2); n > 0; n -= 1) this.officeItem(day);
     }
+    const planned = plannedParts(this.today, this.end, this.numbers.E);
+    this.lives.push(...planned.lives);
+    this.links.push(...planned.links);
     return worldFiles(this);
   }
 

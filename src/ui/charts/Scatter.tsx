@@ -2,7 +2,7 @@
 import { CartesianGrid, Scatter as Points, ScatterChart, XAxis, YAxis, ZAxis } from "recharts";
 import { Fitted } from "./Fitted";
 import type { Figure } from "@/core/figure";
-import { type Drawn, fill, isLit, labelsThatFit, opens, ticksTo } from "./drawing";
+import { type Drawn, fill, isLit, labelsThatFit, opens, shortNumber, ticksAround } from "./drawing";
 
 /** The usual ground in px, by which names are found a place. */
 const USUAL = { width: 790, height: 290 };
@@ -26,19 +26,31 @@ export function Scatter({
     }))
     .filter((point) => point.x !== null && point.y !== null);
   const axis = (pick: (point: (typeof points)[number]) => number | null) =>
-    ticksTo(Math.max(0, ...points.map((point) => pick(point) ?? 0)));
+    ticksAround(points.map((point) => pick(point) ?? 0));
   const [across, up] = [axis((point) => point.x), axis((point) => point.y)];
   const largest = Math.max(1, ...points.map((point) => point.z));
   const radiusOf = (z: number) => (sized ? 5 + 25 * Math.sqrt(z / largest) : 7);
   const shortened = (label: string) => (label.length > 18 ? `${label.slice(0, 17)}…` : label);
+  const share = (value: number, ticks: readonly number[]) =>
+    (value - ticks[0]) / (ticks[ticks.length - 1] - ticks[0]);
+  // Near the right edge a name stands left of its point.
+  const isLeft = (x: number) => share(x, across) > 0.75;
   const named = labelsThatFit(
     points.map(({ index, x, y, z }) => ({
-      x: (x! / across[across.length - 1]) * USUAL.width,
-      y: USUAL.height * (1 - y! / up[up.length - 1]),
+      x: share(x!, across) * USUAL.width,
+      y: USUAL.height * (1 - share(y!, up)),
       radius: radiusOf(z),
       words: shortened(figure.rows[index].label),
+      isLeft: isLeft(x!),
     })),
   );
+  const told = (place: number) => {
+    const isRatio = figure.rows.some((row) => /%$/.test(row.measures[place]?.words ?? ""));
+    const isOfPercents = figure.rows.some((row) => Math.abs(row.measures[place]?.value ?? 0) > 10);
+    return isRatio && !isOfPercents
+      ? (n: number) => `${Number((n * 100).toPrecision(6))} %`
+      : shortNumber;
+  };
   const unplaced = figure.rows.length - points.length;
   return (
     <>
@@ -62,8 +74,9 @@ export function Scatter({
             <XAxis
               type="number"
               dataKey="x"
-              domain={[0, across[across.length - 1]]}
+              domain={[across[0], across[across.length - 1]]}
               ticks={across}
+              tickFormatter={told(0)}
               axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }}
               tickLine={false}
               tick={{ fontSize: 12 }}
@@ -78,8 +91,9 @@ export function Scatter({
             <YAxis
               type="number"
               dataKey="y"
-              domain={[0, up[up.length - 1]]}
+              domain={[up[0], up[up.length - 1]]}
               ticks={up}
+              tickFormatter={told(1)}
               axisLine={{ stroke: "var(--ink)", strokeWidth: 1.5 }}
               tickLine={false}
               tick={{ fontSize: 12 }}
@@ -119,7 +133,11 @@ export function Scatter({
                       named.has(
                         points.findIndex(({ index }) => index === point.payload!.index),
                       ) && (
-                        <text x={(point.cx ?? 0) + radius + 4} y={(point.cy ?? 0) + 4}>
+                        <text
+                          x={(point.cx ?? 0) + (isLeft(point.payload!.x!) ? -1 : 1) * (radius + 4)}
+                          y={(point.cy ?? 0) + 4}
+                          textAnchor={isLeft(point.payload!.x!) ? "end" : "start"}
+                        >
                           {shortened(row.label)}
                         </text>
                       )}

@@ -165,6 +165,23 @@ export function ticksOver(values: readonly number[]): number[] {
   );
 }
 
+/** Round steps for an axis over some values, with room beside the first and last: not from 0 where all lie far from it. */
+export function ticksAround(values: readonly number[]): number[] {
+  const [least, most] = [Math.min(...values), Math.max(...values)];
+  if (!Number.isFinite(least) || !Number.isFinite(most)) return [0, 1];
+  const room = (most - least || Math.abs(most) || 1) * 0.12;
+  const isFromZero = least >= 0 && least < most / 2;
+  const from = isFromZero ? 0 : least - room;
+  const to = most + room;
+  const rough = (to - from) / 5;
+  const power = 10 ** Math.floor(Math.log10(rough));
+  const step = [1, 2, 2.5, 5, 10].map((n) => n * power).find((n) => n >= rough) ?? rough;
+  const [first, last] = [Math.floor(from / step), Math.ceil(to / step)];
+  return Array.from({ length: last - first + 1 }, (_, i) =>
+    Number(((first + i) * step).toPrecision(12)),
+  );
+}
+
 /** The names that fit beside their points without covering one another, the largest points first. Places in px. */
 export function labelsThatFit(
   points: readonly {
@@ -172,6 +189,8 @@ export function labelsThatFit(
     readonly y: number;
     readonly radius: number;
     readonly words: string;
+    /** It stands left of its point. */
+    readonly isLeft?: boolean;
   }[],
 ): ReadonlySet<number> {
   const boxes: { left: number; right: number; top: number; bottom: number }[] = [];
@@ -180,10 +199,11 @@ export function labelsThatFit(
     .map((_, i) => i)
     .sort((a, b) => points[b].radius - points[a].radius || points[b].y - points[a].y);
   for (const i of order) {
-    const { x, y, radius, words } = points[i];
+    const { x, y, radius, words, isLeft } = points[i];
+    const wide = words.length * 6.6;
     const box = {
-      left: x + radius + 4,
-      right: x + radius + 6 + words.length * 6.6,
+      left: isLeft ? x - radius - 6 - wide : x + radius + 4,
+      right: isLeft ? x - radius - 4 : x + radius + 6 + wide,
       top: y - 8,
       bottom: y + 8,
     };

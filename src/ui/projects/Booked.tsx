@@ -28,6 +28,11 @@ const Band = styled.section`
     border-spacing: 2px;
     width: 100%;
     min-width: 720px;
+    table-layout: fixed;
+  }
+  thead th:first-child {
+    width: 200px;
+    text-align: left;
   }
   th {
     font-weight: 500;
@@ -96,7 +101,7 @@ export function Booked({ today, open }: { today: Day; open: Opening }) {
               {shown.length < rows.length ? `${shown.length} of ${rows.length} people` : ""}
             </th>
             {weeks.map((week, i) => (
-              <th key={week} scope="col">
+              <th key={i} scope="col">
                 {i === 0 ? "this week" : week}
               </th>
             ))}

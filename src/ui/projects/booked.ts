@@ -34,7 +34,7 @@ export function bookedOf(answer: CountAnswer): Booked {
   }));
   const most = (row: BookedRow) => Math.max(0, ...row.weeks.map((week) => week ?? 0));
   return {
-    weeks: answer.split.map((head) => (head.bucket ? dayText(head.bucket.from).slice(0, -5) : "")),
+    weeks: answer.split.map((head) => (head.name ? dayText(head.name).slice(0, -5) : head.label)),
     rows: rows.sort((a, b) => most(b) - most(a) || a.name.localeCompare(b.name)),
   };
 }

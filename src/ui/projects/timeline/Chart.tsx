@@ -100,6 +100,24 @@ export function Chart({ timeline, scale, today, moving, onMoving, isOpen, onTogg
         className="sheet"
         style={{ width: 276 + scale.width, height }}
       >
+        <div className="head" aria-hidden>
+          <span className="corner" />
+          <span className="scale" style={{ width: scale.width }}>
+            {monthsOf(scale).map(({ day, words }) => (
+              <b key={day} className="month" style={{ left: scale.x(day) }}>
+                {words}
+              </b>
+            ))}
+            {ticksOf(scale).map((day) => (
+              <span key={day} className="tick" style={{ left: scale.x(day) }}>
+                {scale.dayWidth > 3 ? Number(day.slice(8)) : ""}
+              </span>
+            ))}
+            <b className="today" style={{ left: scale.x(today) + scale.dayWidth }}>
+              {dayText(today).slice(0, -5)}
+            </b>
+          </span>
+        </div>
         <div className="days" style={{ width: scale.width, height }} aria-hidden>
           {off.map(({ day, days }) => (
             <i
@@ -108,20 +126,7 @@ export function Chart({ timeline, scale, today, moving, onMoving, isOpen, onTogg
               style={{ left: scale.x(day), width: days * scale.dayWidth }}
             />
           ))}
-          {monthsOf(scale).map(({ day, words }) => (
-            <b key={day} className="month" style={{ left: scale.x(day) }}>
-              {words}
-            </b>
-          ))}
-          {ticksOf(scale).map((day) => (
-            <span key={day} className="tick" style={{ left: scale.x(day) }}>
-              {scale.dayWidth > 3 ? Number(day.slice(8)) : ""}
-            </span>
-          ))}
           <i className="today" style={{ left: scale.x(today) + scale.dayWidth }} />
-          <b className="today" style={{ left: scale.x(today) + scale.dayWidth }}>
-            {dayText(today).slice(0, -5)}
-          </b>
           <Links rows={rows} holds={timeline.holds} scale={scale} moving={moving} height={height} />
         </div>
         {rows.map(({ project, parts }) => (

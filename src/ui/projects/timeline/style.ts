@@ -8,7 +8,28 @@ export const Surface = styled.div`
   background: var(--salt);
   .sheet {
     position: relative;
-    padding-top: 48px;
+  }
+  .head {
+    position: sticky;
+    top: 0;
+    z-index: 6;
+    height: 48px;
+    display: grid;
+    grid-template-columns: 276px minmax(0, 1fr);
+    background: var(--salt);
+    box-shadow: 0 1px 0 var(--ink);
+  }
+  .corner {
+    position: sticky;
+    left: 0;
+    z-index: 1;
+    background: var(--salt);
+  }
+  .scale {
+    position: relative;
+  }
+  .scale > * {
+    position: absolute;
   }
   .days {
     position: absolute;
@@ -73,9 +94,7 @@ export const Surface = styled.div`
   }
   .row.project {
     height: 34px;
-    border-top: 1px solid var(--line);
-    margin-top: -1px;
-    padding-top: 1px;
+    box-shadow: 0 -1px 0 var(--line);
   }
   .row.picked {
     background: var(--mallow-2);
