@@ -183,6 +183,44 @@ describe("milestones and progress", () => {
   });
 });
 
+describe("the timeline", () => {
+  const parts = async (login: string, more: object = {}) => {
+    const told = await as(login, "timeline", { projects: [heron], ...more });
+    return told.projects[0]?.parts ?? [];
+  };
+
+  test("has milestones and items with a date, with what was first agreed, and what holds up what", async () => {
+    const told = await as("cal", "timeline", { projects: [heron] });
+    const titles = told.projects[0].parts.map((part) => part.title);
+    expect(titles).toEqual(
+      expect.arrayContaining(["Hull open", "Engine in", "Fit the engine bed"]),
+    );
+    const engine = told.projects[0].parts.find((part) => part.title === "Engine in");
+    expect(engine).toMatchObject({ plan: "2026-11-10", due: "2026-11-20", done: null });
+    expect(told.off).toEqual([6, 7]);
+  });
+
+  test("a moved item keeps its first date, and moves back", async () => {
+    const bed = (await parts("cal")).find((part) => part.id === "E1")!;
+    const change = (to: string | null, expected: string | null) =>
+      as("cal", "changeItems", { changes: [{ key: "E1", field: "due", to, expected }] });
+    const { changed } = await change("2026-11-27", bed.kept);
+    expect((await parts("cal")).find((part) => part.id === "E1")).toMatchObject({
+      due: "2026-11-27",
+      plan: bed.due,
+    });
+    await change(changed[0].from, changed[0].to);
+    expect((await parts("cal")).find((part) => part.id === "E1")?.due).toBe(bed.due);
+  });
+
+  test("shows nothing of projects that one does not see, and moves nothing as it stood", async () => {
+    expect((await as("pell", "timeline", { projects: [heron] })).projects).toEqual([]);
+    const stood = await parts("cal", { stood: "2026-11-20" });
+    expect(stood.length).toBeGreaterThan(0);
+    expect(stood.some((part) => part.mayMove)).toBe(false);
+  });
+});
+
 describe("weekly words", () => {
   const quay = async () => projectNamed("New quay");
   let room: Awaited<ReturnType<typeof openMailRoom>>;

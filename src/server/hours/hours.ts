@@ -1,6 +1,5 @@
 import type { Bookable, HoursDay, HoursLine, HoursWeek } from "@/contract/hours";
 import { fine, refused, type Result } from "@/core/base";
-import { planTold } from "@/core/briefing/planned";
 import type { ListReport } from "@/core/kinds";
 import { planRecords } from "@/core/kinds/planned";
 import { addDays, longDayText, parseInstant, type Day } from "@/core/time";
@@ -16,6 +15,7 @@ import {
 import type { Clock } from "../clock";
 import { Refused } from "../refused";
 import { mondayOf, todayOf } from "../projects/records";
+import { tell } from "../projects/tell";
 import type { Desk } from "../viewer/viewpoint";
 
 /** A person's own week: what they booked, what they could, and what they can book on. */
@@ -48,7 +48,7 @@ async function daysOf(
   sunday: Day,
 ): Promise<HoursDay[]> {
   const says = `list person days where person is me and date during ${monday} to ${sunday} showing date, capacity, absence`;
-  const told = await runPlan(em, planTold(says, desk.view, null));
+  const told = await tell(em, desk.view, says);
   const holidays = await holidaysIn(em, monday, sunday);
   const by = new Map(told.rows.map((row) => [row.day("date"), row]));
   return Array.from({ length: DAYS }, (_, i) => {

@@ -1,6 +1,5 @@
 import type { MilestoneLine, OwedLine, ProgressLine, WordLine } from "@/contract/projects";
 import { fine, refused, type Problem, type Result } from "@/core/base";
-import { planTold } from "@/core/briefing/planned";
 import { addDays, isoWeekOf, localDay, weekdayOf, type Day } from "@/core/time";
 import {
   milestonesOf,
@@ -10,7 +9,6 @@ import {
   putWord,
   remindersOf,
   removeMilestone,
-  runPlan,
   wordsOf,
   type EntityManager,
   type MilestoneToSave,
@@ -20,6 +18,7 @@ import type { Clock } from "../clock";
 import { nothingHere, Refused } from "../refused";
 import type { Desk } from "../viewer/viewpoint";
 import { knownProject, mayLead } from "./room";
+import { tell } from "./tell";
 
 /** What is kept of a project by hand: milestones, progress, weekly words. */
 
@@ -212,7 +211,7 @@ export async function listOwed(
     const begins = addDays(monday, -7 * back);
     const week = weekName(begins);
     const says = `list projects where ${only}owes a weekly word for ${week} showing project, manager`;
-    const told = await runPlan(em, planTold(says, view, null));
+    const told = await tell(em, view, says);
     for (const row of told.rows)
       lines.push({
         project: Number(row.value("project")),

@@ -1,12 +1,12 @@
 import type { ShownTimeline, TimelinePart } from "@/contract/projects";
 import type { ToldRow } from "@/core/briefing/planned";
-import { planTold } from "@/core/briefing/planned";
 import { nameText } from "@/core/sentence";
 import { addDays, localDay, parseInstant, type Day } from "@/core/time";
-import { firstDues, holidaysIn, runPlan, type EntityManager } from "@/data";
+import { firstDues, holidaysIn, type EntityManager } from "@/data";
 import type { Desk } from "../viewer/viewpoint";
 import { todayOf } from "./records";
 import { mayLead } from "./room";
+import { tell } from "./tell";
 
 /** As many bars are drawn at once. */
 const MOST_BARS = 500;
@@ -33,7 +33,7 @@ export async function showTimeline(
   };
   if (known.length === 0) return { projects: [], holds: [], more: 0, ...common };
   const among = `where project is any of (${known.map(({ label }) => nameText(label)).join(", ")})`;
-  const told = (says: string) => runPlan(em, planTold(says, view, stood, MOST_BARS));
+  const told = (says: string) => tell(em, view, says, stood, MOST_BARS);
   const plans = await told(
     `list projects ${among} showing project, starts, ends, started, finished, actual percent sorted by starts`,
   );
@@ -41,7 +41,7 @@ export async function showTimeline(
     `list milestones ${among} showing project, name, baseline, due, reached sorted by due`,
   );
   const items = await told(
-    `list items ${among} and due is set showing key, title, project, created, started, finished, due sorted by due`,
+    `list items ${among} and due is not empty showing key, title, project, created, started, finished, due sorted by due`,
   );
   const first = await firstDues(
     em,

@@ -5,7 +5,7 @@ import type { Figure } from "@/core/figure";
 import { type Drawn, fill, isLit, labelsThatFit, opens, shortNumber, ticksAround } from "./drawing";
 
 /** The usual ground in px, by which names are found a place. */
-const USUAL = { width: 790, height: 290 };
+const USUAL = { width: 640, height: 290 };
 
 /** A point for each group by two measures; with a third, its size. */
 export function Scatter({
@@ -33,16 +33,14 @@ export function Scatter({
   const shortened = (label: string) => (label.length > 18 ? `${label.slice(0, 17)}…` : label);
   const share = (value: number, ticks: readonly number[]) =>
     (value - ticks[0]) / (ticks[ticks.length - 1] - ticks[0]);
-  // Near the right edge a name stands left of its point.
-  const isLeft = (x: number) => share(x, across) > 0.75;
   const named = labelsThatFit(
     points.map(({ index, x, y, z }) => ({
       x: share(x!, across) * USUAL.width,
       y: USUAL.height * (1 - share(y!, up)),
       radius: radiusOf(z),
       words: shortened(figure.rows[index].label),
-      isLeft: isLeft(x!),
     })),
+    USUAL.width + 24,
   );
   const told = (place: number) => {
     const isRatio = figure.rows.some((row) => /%$/.test(row.measures[place]?.words ?? ""));
@@ -115,6 +113,9 @@ export function Scatter({
                 const row = figure.rows[point.payload!.index];
                 if (!row) return <g />;
                 const radius = radiusOf(point.payload!.z);
+                const side = named.get(
+                  points.findIndex(({ index }) => index === point.payload!.index),
+                );
                 const words = row.measures.map((mark) => mark.words).join(", ");
                 return (
                   <g {...opens({ ...row, words }, drawn)}>
@@ -128,19 +129,15 @@ export function Scatter({
                       stroke={isLit(row, drawn) ? "var(--brass)" : "var(--salt)"}
                       strokeWidth={isLit(row, drawn) ? 4 : 1.5}
                     />
-                    {!drawn.small &&
-                      drawn.dress.labels !== "none" &&
-                      named.has(
-                        points.findIndex(({ index }) => index === point.payload!.index),
-                      ) && (
-                        <text
-                          x={(point.cx ?? 0) + (isLeft(point.payload!.x!) ? -1 : 1) * (radius + 4)}
-                          y={(point.cy ?? 0) + 4}
-                          textAnchor={isLeft(point.payload!.x!) ? "end" : "start"}
-                        >
-                          {shortened(row.label)}
-                        </text>
-                      )}
+                    {!drawn.small && drawn.dress.labels !== "none" && side && (
+                      <text
+                        x={(point.cx ?? 0) + (side === "left" ? -1 : 1) * (radius + 4)}
+                        y={(point.cy ?? 0) + 4}
+                        textAnchor={side === "left" ? "end" : "start"}
+                      >
+                        {shortened(row.label)}
+                      </text>
+                    )}
                   </g>
                 );
               }}

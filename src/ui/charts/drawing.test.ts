@@ -1,6 +1,6 @@
 import { formatHex, interpolate, wcagContrast } from "culori";
 import fc from "fast-check";
-import { depthOf, inkOfShare, inkOn, labelsThatFit, markId, ticksTo } from "./drawing";
+import { depthOf, inkOfShare, inkOn, labelsThatFit, markId, ticksAround, ticksTo } from "./drawing";
 import { day, night } from "../tokens";
 
 describe("axes", () => {
@@ -35,18 +35,44 @@ describe("axes", () => {
   });
 });
 
-test("of names that would cover one another, that of the largest point is kept", () => {
-  const point = (x: number, y: number, radius: number) => ({
-    x,
-    y,
-    radius,
-    words: "Tove Lindqvist",
+describe("names beside points", () => {
+  const point = (x: number, y: number, radius: number) => ({ x, y, radius, words: "a name" });
+
+  test("that would cover one another stand on different sides, or only that of the largest is kept", () => {
+    const side = labelsThatFit([point(100, 0, 4), point(110, 4, 9), point(100, 60, 4)], 400);
+    expect([...side]).toEqual([
+      [1, "right"],
+      [2, "right"],
+      [0, "left"],
+    ]);
+    const crowded = labelsThatFit([point(4, 0, 4), point(14, 4, 9)], 400);
+    expect([...crowded.keys()]).toEqual([1]);
+    expect(labelsThatFit([]).size).toBe(0);
   });
-  expect([...labelsThatFit([point(0, 0, 4), point(10, 4, 9), point(0, 60, 4)])].sort()).toEqual([
-    1, 2,
-  ]);
-  expect(labelsThatFit([]).size).toBe(0);
+
+  test("do not leave the ground, and cover no other point", () => {
+    expect(labelsThatFit([point(390, 0, 4)], 400).get(0)).toBe("left");
+    expect(labelsThatFit([point(100, 0, 4), point(130, 0, 12)], 400).get(0)).toBe("left");
+  });
 });
+
+test("an axis around some values holds all of them, in few round steps", () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.double({ min: -1e6, max: 1e6, noNaN: true }), { minLength: 1, maxLength: 20 }),
+      (values) => {
+        const ticks = ticksAround(values);
+        expect(ticks[0]).toBeLessThanOrEqual(Math.min(...values));
+        expect(ticks[ticks.length - 1]).toBeGreaterThanOrEqual(Math.max(...values));
+        expect(ticks.length).toBeLessThanOrEqual(9);
+      },
+    ),
+  );
+  expect(ticksAround([0.92, 1.08])[0]).toBeGreaterThan(0.5);
+  expect(ticksAround([3, 40])[0]).toBe(0);
+  expect(ticksAround([])).toEqual([0, 1]);
+});
+
 test("whole values have whole steps", () => {
   expect(ticksTo(12)).toEqual([0, 5, 10, 15]);
   expect(ticksTo(2)).toEqual([0, 1, 2]);

@@ -182,43 +182,56 @@ export function ticksAround(values: readonly number[]): number[] {
   );
 }
 
-/** The names that fit beside their points without covering one another, the largest points first. Places in px. */
+interface Box {
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+  readonly bottom: number;
+}
+
+const meet = (a: Box, b: Box): boolean =>
+  a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
+
+/** A letter of a name is so wide, about. */
+const LETTER = 6.6;
+
+/**
+ * On which side of their points names fit without covering one another or another point, the largest points first. Places in px.
+ * @param width of the ground, which no name leaves
+ */
 export function labelsThatFit(
   points: readonly {
     readonly x: number;
     readonly y: number;
     readonly radius: number;
     readonly words: string;
-    /** It stands left of its point. */
-    readonly isLeft?: boolean;
   }[],
-): ReadonlySet<number> {
-  const boxes: { left: number; right: number; top: number; bottom: number }[] = [];
-  const fits = new Set<number>();
+  width = Infinity,
+): ReadonlyMap<number, "right" | "left"> {
+  const boxes: Box[] = [];
+  const fits = new Map<number, "right" | "left">();
+  const circles = points.map(({ x, y, radius }) => ({
+    left: x - radius * 0.8,
+    right: x + radius * 0.8,
+    top: y - radius * 0.8,
+    bottom: y + radius * 0.8,
+  }));
   const order = points
     .map((_, i) => i)
     .sort((a, b) => points[b].radius - points[a].radius || points[b].y - points[a].y);
   for (const i of order) {
-    const { x, y, radius, words, isLeft } = points[i];
-    const wide = words.length * 6.6;
-    const box = {
-      left: isLeft ? x - radius - 6 - wide : x + radius + 4,
-      right: isLeft ? x - radius - 4 : x + radius + 6 + wide,
-      top: y - 8,
-      bottom: y + 8,
-    };
-    if (
-      boxes.some(
-        (one) =>
-          box.left < one.right &&
-          one.left < box.right &&
-          box.top < one.bottom &&
-          one.top < box.bottom,
-      )
-    )
-      continue;
-    boxes.push(box);
-    fits.add(i);
+    const { x, y, radius, words } = points[i];
+    const wide = words.length * LETTER;
+    const at = (left: number): Box => ({ left, right: left + wide, top: y - 8, bottom: y + 8 });
+    const side = (["right", "left"] as const).find((one) => {
+      const box = at(one === "right" ? x + radius + 4 : x - radius - 4 - wide);
+      if (box.left < 0 || box.right > width) return false;
+      if (circles.some((circle, j) => j !== i && meet(box, circle))) return false;
+      if (boxes.some((other) => meet(box, other))) return false;
+      boxes.push(box);
+      return true;
+    });
+    if (side) fits.set(i, side);
   }
   return fits;
 }

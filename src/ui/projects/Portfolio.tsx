@@ -32,6 +32,8 @@ const Verdicts = styled.table`
   }
   .r {
     text-align: right;
+  }
+  td.r {
     font: 540 16px/20px var(--serif);
   }
   .sign {
