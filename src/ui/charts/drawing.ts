@@ -174,7 +174,8 @@ export function ticksAround(values: readonly number[]): number[] {
   const from = isFromZero ? 0 : least - room;
   const to = most + room;
   const rough = (to - from) / 5;
-  if (rough < 1e-12) return [Math.floor(least), Math.floor(most) + 1];
+  const size = Math.max(1e-3, Math.abs(least), Math.abs(most));
+  if (rough < size * 1e-9) return [Math.floor(least), Math.floor(most) + 1];
   const power = 10 ** Math.floor(Math.log10(rough));
   const step = [1, 2, 2.5, 5, 10].map((n) => n * power).find((n) => n >= rough) ?? rough;
   const [first, last] = [Math.floor(from / step), Math.ceil(to / step)];
