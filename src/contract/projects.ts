@@ -77,7 +77,7 @@ export interface TimelinePart {
   /** The key of an item; of a milestone its identity. */
   readonly id: string;
   readonly title: string;
-  /** When work on it began, or when it came. */
+  /** When work on it began; null: not yet. */
   readonly from: string | null;
   readonly due: string | null;
   /** The due date as it is kept, for a change to say what it saw. */

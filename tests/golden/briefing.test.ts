@@ -108,9 +108,9 @@ describe("a refit that costs too much", () => {
       blocks.flatMap((block) => (block.kind === "drawing" ? [block.says] : [])),
     );
     expect(drawn).toEqual([
-      "S-curve of progress of projects where project is this project by month for 2026-09-01 to 2026-12-18",
-      "S-curve of cost of projects where project is this project by month for 2026-09-01 to 2026-12-18",
-      "burndown of budget of projects where project is this project",
+      "S-curve of progress of projects where project is this project by month for 2026-09-01 to 2026-12-18 as S-curve",
+      "S-curve of cost of projects where project is this project by month for 2026-09-01 to 2026-12-18 as S-curve",
+      "burndown of budget of projects where project is this project as line",
     ]);
   });
 });

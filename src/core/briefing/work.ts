@@ -31,14 +31,14 @@ const drawing =
 export const levelDrawn = drawing(
   "level",
   "How many were open",
-  (of) => `level of ${workText(of, "status is open")} at week ends for last 8 weeks`,
+  (of) => `level of ${workText(of, "status is open")} at week ends for last 8 weeks as line`,
 );
 
 /** What came in and what was finished. */
 export const flowDrawn = drawing(
   "flow",
   "What came and went",
-  (of) => `arrivals and departures of ${workText(of)} by week for last 8 weeks`,
+  (of) => `arrivals and departures of ${workText(of)} by week for last 8 weeks as columns`,
 );
 
 /** Of a sprint: how its work burns down. @param name of the sprint, as sentences write it */
@@ -46,7 +46,9 @@ export const burndownDrawn = (name: string): BriefingPart => ({
   id: "burndown",
   title: () => "Burndown",
   asks: () => ({}),
-  write: () => [{ kind: "drawing", title: "What is left", says: `burndown of sprint ${name}` }],
+  write: () => [
+    { kind: "drawing", title: "What is left", says: `burndown of sprint ${name} as planks` },
+  ],
 });
 
 const grouped = (told: Told): Run[] =>

@@ -57,7 +57,7 @@ export async function showTimeline(
       kind: "item",
       id: row.key ?? "",
       title: row.words("title") ?? "",
-      from: dayOf(row.value("started") ?? row.value("created")),
+      from: dayOf(row.value("started")),
       due,
       kept: row.value("due"),
       plan: dayOf(first.get(row.id)) ?? due,

@@ -20,7 +20,7 @@ const Line = styled.div`
   gap: 8px 18px;
   align-items: end;
   flex-wrap: wrap;
-  label {
+  > div label {
     display: block;
     font-size: 12.5px;
     color: var(--ink-2);

@@ -132,6 +132,7 @@ export function WeekTable({ week, lines, onBook }: WeekTableProps) {
             ))}
             <th scope="col">
               <b>week</b>
+              in all
             </th>
           </tr>
         </thead>
@@ -206,7 +207,8 @@ const dayWords = (day: Day): string =>
 const DayHead = ({ day, isToday }: { day: HoursDay; isToday: boolean }) => (
   <th scope="col" className={isToday ? "today" : undefined}>
     {day.holiday ?? (day.absence > 0 ? (day.capacity > 0 ? "partly away" : "away") : "")}
-    <b>{dayWords(day.day)}</b>
+    <b>{WEEKDAYS[weekdayOf(day.day) - 1]}</b>
+    {`${Number(day.day.slice(8))} ${monthName(day.day)}`}
   </th>
 );
 

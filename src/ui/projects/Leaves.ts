@@ -41,6 +41,10 @@ export const Leaves = styled.div`
     gap: 12px;
     color: var(--ink-2);
   }
+  & ~ [role="tabpanel"] {
+    outline: none;
+    box-shadow: none;
+  }
   @media (max-width: 700px) {
     padding: 0 16px;
     [role="tab"] {

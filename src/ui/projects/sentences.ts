@@ -10,7 +10,7 @@ interface Span {
 const curve =
   (of: "cost" | "progress" | "earned value") =>
   ({ from, to }: Span): string =>
-    `S-curve of ${of} of projects ${OF} by month for ${from} to ${to}`;
+    `S-curve of ${of} of projects ${OF} by month for ${from} to ${to} as S-curve`;
 
 export const costCurve = curve("cost");
 export const progressCurve = curve("progress");
@@ -18,7 +18,7 @@ export const valueCurve = curve("earned value");
 
 export const PLANKS = `list projects ${OF} showing planned percent, actual percent, budget used, status date`;
 export const COST_BY_MONTH = `sum of amount of cost entries ${OF} by month of spent on split by category as stacked columns`;
-export const BUDGET_LEFT = `burndown of budget of projects ${OF}`;
+export const BUDGET_LEFT = `burndown of budget of projects ${OF} as line`;
 export const WORKED_BY_PERSON = `sum of minutes in hours of time entries ${OF} and worked on during last 3 months by person as bars`;
 export const BILLED = `list billings ${OF} showing billed on, amount sorted by billed on descending`;
 export const OPEN_ITEMS = `list items ${OF} and status is open showing key, title, kind, status, priority, assignee, due sorted by due`;

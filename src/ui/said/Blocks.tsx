@@ -59,7 +59,13 @@ const Table = styled.table`
   td:first-child {
     font-weight: 600;
   }
+  .short {
+    white-space: nowrap;
+  }
 `;
+
+/** Cells of so few letters are not broken. */
+const SHORT = 13;
 
 interface BlocksProps {
   readonly blocks: readonly Block[];
@@ -132,7 +138,9 @@ function ListOf({ table, open }: { table: TableBlock; open: Opening }) {
           {table.rows.map((row, i) => (
             <tr key={i}>
               {row.map((cell, place) => (
-                <td key={place}>{cell}</td>
+                <td key={place} className={cell.length <= SHORT ? "short" : undefined}>
+                  {cell}
+                </td>
               ))}
             </tr>
           ))}

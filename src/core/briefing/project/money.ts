@@ -186,12 +186,17 @@ export const moneyDrawn: BriefingPart = {
         ? [
             {
               title: "Cost, planned and spent",
-              says: `S-curve of cost of projects ${OF} by month for ${span.from} to ${span.to}`,
+              says: `S-curve of cost of projects ${OF} by month for ${span.from} to ${span.to} as S-curve`,
             },
           ]
         : []),
       ...(row.number("budget")?.gt(0)
-        ? [{ title: "What is left of the budget", says: `burndown of budget of projects ${OF}` }]
+        ? [
+            {
+              title: "What is left of the budget",
+              says: `burndown of budget of projects ${OF} as line`,
+            },
+          ]
         : []),
     ];
     return drawings.map((drawing) => ({ kind: "drawing", ...drawing }));

@@ -68,7 +68,7 @@ export const progressDrawn: BriefingPart = {
           {
             kind: "drawing",
             title: "Progress, planned and actual",
-            says: `S-curve of progress of projects ${OF} by month for ${span.from} to ${span.to}`,
+            says: `S-curve of progress of projects ${OF} by month for ${span.from} to ${span.to} as S-curve`,
           },
         ]
       : [],

@@ -86,6 +86,7 @@ export function Chart({ timeline, scale, today, moving, onMoving, isOpen, onTogg
     },
   });
   const off = daysOff(timeline, scale);
+  const waits = waitsOf(timeline, moving);
   const surface = useRef<HTMLDivElement>(null);
   const begin = Math.max(0, scale.x(today) - BEFORE_TODAY);
   useLayoutEffect(() => {
@@ -182,7 +183,11 @@ export function Chart({ timeline, scale, today, moving, onMoving, isOpen, onTogg
                     onFocus={() => undefined}
                     {...dragging(project.id, part)}
                   >
-                    <PartBar bar={barOf(part, today, days)} scale={scale} part={part} />
+                    <PartBar
+                      bar={barOf(part, today, days, waits.get(part.id) ?? null)}
+                      scale={scale}
+                      part={part}
+                    />
                   </span>
                 </div>
               );
@@ -192,6 +197,19 @@ export function Chart({ timeline, scale, today, moving, onMoving, isOpen, onTogg
       </div>
     </Surface>
   );
+}
+
+/** Until when what is held up waits: the latest due date of what holds it up and is not done. */
+function waitsOf({ projects, holds }: ShownTimeline, moving: Moving | null) {
+  const parts = new Map(projects.flatMap((one) => one.parts.map((part) => [part.id, part])));
+  const waits = new Map<string, Day>();
+  for (const [from, to] of holds) {
+    const part = parts.get(from);
+    if (!part?.due || part.done) continue;
+    const due = addDays(part.due, moving?.part.id === from ? moving.days : 0);
+    if (due > (waits.get(to) ?? "")) waits.set(to, due);
+  }
+  return waits;
 }
 
 /** Runs of days on which nobody works; at a small zoom only those longer than a weekend. */

@@ -22,8 +22,16 @@ export interface Bar {
 
 const NOTHING = { done: null, rest: null, past: null, plan: null, at: null, was: null };
 
-/** @param days by which it is being moved */
-export function barOf(part: TimelinePart, today: Day, days = 0): Bar {
+/**
+ * @param days by which it is being moved
+ * @param waitsUntil when what holds it up is due: it cannot begin before
+ */
+export function barOf(
+  part: TimelinePart,
+  today: Day,
+  days = 0,
+  waitsUntil: Day | null = null,
+): Bar {
   const due = part.due === null ? null : addDays(part.due, days);
   const end = part.done ?? due;
   if (part.kind === "milestone") {
@@ -33,7 +41,8 @@ export function barOf(part: TimelinePart, today: Day, days = 0): Bar {
       : "";
     return { ...NOTHING, at: end, was: isMoved ? part.plan : null, words, wordsAt: end ?? today };
   }
-  const from = part.from ?? due ?? today;
+  // What has not begun begins today at the earliest, or when nothing holds it up any more.
+  const from = part.from ?? later(today, waitsUntil === null ? today : addDays(waitsUntil, 1));
   const begins = end !== null && from > end ? end : from;
   const last = end ?? today;
   const { plan } = part;

@@ -141,6 +141,10 @@ export const Surface = styled.div`
   .part .line {
     cursor: grab;
   }
+  .line:focus-visible {
+    outline-offset: -3px;
+    box-shadow: none;
+  }
   .line i {
     position: absolute;
   }

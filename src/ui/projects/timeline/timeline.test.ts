@@ -1,4 +1,5 @@
 import type { ShownTimeline, TimelinePart } from "@/contract/projects";
+import { barOf } from "./bars";
 import { consequencesOf, daysBetween, followersOf } from "./follow";
 import { monthsOf, scaleOf, ticksOf } from "./scale";
 
@@ -63,6 +64,38 @@ test("what follows moves by as many days; what is done or has no date stays", ()
     ["C", "2026-12-15", false],
   ]);
   expect(consequencesOf(CHAIN, CHAIN.projects[0].parts[0], 0)).toEqual([]);
+});
+
+describe("a bar", () => {
+  const TODAY = "2026-11-24";
+  test("goes solid until today, and on until it is due", () =>
+    expect(barOf(part("A", "2026-12-01"), TODAY)).toMatchObject({
+      done: ["2026-11-01", "2026-11-24"],
+      rest: ["2026-11-25", "2026-12-01"],
+      past: null,
+      plan: ["2026-11-01", "2026-12-01"],
+    }));
+  test("past its first date it says so, also while it is being moved", () =>
+    expect(barOf(part("A", "2026-12-01"), TODAY, 3)).toMatchObject({
+      rest: ["2026-11-25", "2026-12-01"],
+      past: ["2026-12-02", "2026-12-04"],
+      words: "4 Dec, was 1 Dec",
+    }));
+  test("that is done ends there", () =>
+    expect(barOf(part("A", "2026-12-01", { done: "2026-11-20" }), TODAY)).toMatchObject({
+      done: ["2026-11-01", "2026-11-20"],
+      rest: null,
+      past: null,
+    }));
+  test("that has not begun waits for what holds it up", () =>
+    expect(barOf(part("A", "2026-12-09", { from: null }), TODAY, 0, "2026-12-01")).toMatchObject({
+      done: null,
+      rest: ["2026-12-02", "2026-12-09"],
+    }));
+  test("of a milestone is where it lies, and where it was first to lie", () =>
+    expect(
+      barOf(part("M", "2026-12-12", { kind: "milestone", plan: "2026-12-01" }), TODAY),
+    ).toMatchObject({ at: "2026-12-12", was: "2026-12-01", words: "M, 12 Dec, was 1 Dec" }));
 });
 
 test("days lie where they are, at any zoom, and nothing lies before the left edge", () => {
