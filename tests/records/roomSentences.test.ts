@@ -22,10 +22,10 @@ beforeAll(async () => {
 afterAll(dropDatabase);
 
 const SPAN = { from: "2026-09-01", to: "2026-12-18" };
-const { costCurve, progressCurve, valueCurve, moneyAgainstTime, ...plain } = sentences;
+const { costCurve, progressCurve, valueCurve, costByMonth, moneyAgainstTime, ...plain } = sentences;
 const asked = [
   ...Object.values(plain),
-  ...[costCurve, progressCurve, valueCurve].map((curve) => curve(SPAN)),
+  ...[costCurve, progressCurve, valueCurve, costByMonth].map((curve) => curve(SPAN)),
   moneyAgainstTime(""),
   moneyAgainstTime(" where stage is not finished"),
   bookedSays("2026-11-24"),

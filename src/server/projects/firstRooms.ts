@@ -1,4 +1,5 @@
-import { addDays, monthName } from "@/core/time";
+import { fullMonth } from "@/core/briefing";
+import { addDays } from "@/core/time";
 import {
   loadProject,
   loadViewer,
@@ -20,7 +21,7 @@ const OWN = [
 ].join("");
 
 /** The ready-made dashboard that the rooms of a project's type show at first. */
-const BOARD = "Service review";
+const BOARD = "Portfolio";
 
 /**
  * What the room of a project has to begin with, by its manager: a briefing that is kept current, one frozen at the end of last
@@ -43,7 +44,7 @@ export async function makeFirstRoom(
     const own = { id: "own", title: `In ${first}'s own words`, words: OWN };
     settled(await saveBriefing(unit, clock, desk, { id, version, title, parts: [...parts, own] }));
     const on = addDays(`${todayOf(desk).slice(0, 7)}-01`, -1);
-    const name = `${title.split(":")[0]}, ${monthName(on)}`;
+    const name = `${title.split(":")[0]}, ${fullMonth(on)}`;
     settled(await freezeBriefing(unit, clock, desk, { id, on, title: name }));
     const board = (await readableDashboards(unit, viewer)).find((one) => one.name === BOARD);
     if (board) await putRoomBoard(unit, "project", { type: kept.type ?? "" }, board.id);

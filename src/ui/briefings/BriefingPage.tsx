@@ -45,10 +45,21 @@ export const Part = styled.section<{ $picked?: boolean }>`
     color: var(--ink-2);
     font-size: 12.5px;
   }
+  > header:has(.untitled) {
+    height: 0;
+  }
   > header .made {
     margin-left: auto;
-    color: var(--ink-2);
+    color: var(--plum);
+    font-weight: 600;
     font-size: 12.5px;
+    position: relative;
+    z-index: 1;
+  }
+  @media print {
+    > header .made {
+      display: none;
+    }
   }
   @media (max-width: 700px) {
     padding: 8px 8px 10px 26px;
@@ -79,7 +90,7 @@ export function BriefingPage({ briefing, open, picked = null, tools, onPick }: P
         <Part key={part.id} id={`part-${part.id}`} $picked={picked === part.id}>
           <header>
             <span className="number">{i + 1}</span>
-            {part.title && <h2>{part.title}</h2>}
+            {part.title ? <h2>{part.title}</h2> : <span className="untitled" />}
             {onPick && picked !== part.id && (
               <span className="made">
                 <button

@@ -78,8 +78,11 @@ const Frozen = styled.div`
   color: var(--brass-ink);
   padding: 7px 36px;
   min-height: 40px;
-  > :last-child {
+  > button {
     margin-left: auto;
+  }
+  @media print {
+    background: none;
   }
 `;
 

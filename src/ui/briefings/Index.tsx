@@ -6,6 +6,11 @@ import { Button } from "../kit";
 
 const Side = styled.nav`
   padding: 8px 12px 20px 32px;
+  position: sticky;
+  top: 0;
+  align-self: start;
+  max-height: 100vh;
+  overflow: auto;
   h2 {
     font: 620 20px/28px var(--serif);
     padding-bottom: 6px;
@@ -39,6 +44,8 @@ const Side = styled.nav`
   }
   @media (max-width: 1000px) {
     padding: 0 16px 12px;
+    position: static;
+    max-height: none;
   }
   @media print {
     display: none;

@@ -9,6 +9,11 @@ import { Button, Checkbox, Field } from "../kit";
 const Side = styled.aside`
   background: var(--mallow);
   padding: 12px 18px 20px;
+  position: sticky;
+  top: 0;
+  align-self: start;
+  height: 100vh;
+  overflow: auto;
   display: flex;
   flex-direction: column;
   gap: 12px;
@@ -44,6 +49,10 @@ const Side = styled.aside`
   p {
     color: var(--ink-2);
     font-size: 12.5px;
+  }
+  @media (max-width: 1000px) {
+    position: static;
+    height: auto;
   }
   @media print {
     display: none;

@@ -151,7 +151,7 @@ export function Bars({
       )}
       <Ground
         {...{ label: drawn.label, axis, flags: drawn.small ? [] : flags, stretch, onStretch }}
-        height={drawn.small ? "100%" : 320}
+        height={drawn.small || drawn.fills ? "100%" : 320}
         above={24}
         below={26 + under.room + (slider ? SLIDER.height : 0)}
         lies={lying ? (size ?? 0) : null}

@@ -166,7 +166,7 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
       <Plot
         label={drawn.label}
         axis={axis}
-        height={drawn.small ? "100%" : 340}
+        height={drawn.small || drawn.fills ? "100%" : 340}
         above={20}
         below={26 + under.room + (slider ? SLIDER.height : 0)}
         flags={drawn.small ? [] : flags}

@@ -14,6 +14,8 @@ export interface Drawn {
   readonly label: string;
   /** Small, as on a tile: fewer words. */
   readonly small?: boolean;
+  /** It takes the height of its place, whatever that is. */
+  readonly fills?: boolean;
   readonly dress: Dress;
 }
 

@@ -2,7 +2,7 @@
 import { SaidFigure } from "../said";
 import { Columns, Ground } from "./Leaves";
 import type { LeafProps } from "./Overview";
-import { BILLED, BUDGET_LEFT, COST_BY_MONTH, valueCurve, WORKED_BY_PERSON } from "./sentences";
+import { BILLED, BUDGET_LEFT, costByMonth, valueCurve, WORKED_BY_PERSON } from "./sentences";
 
 /** What a project costs and earns: by month and category, against its budget, and what each hour and entry was. */
 export function Money({ project, here, open, stood }: LeafProps) {
@@ -20,12 +20,19 @@ export function Money({ project, here, open, stood }: LeafProps) {
             <SaidFigure says={valueCurve(span)} title="Earned value" isTold {...of} />
           </Ground>
         )}
-        <Ground>
-          <header>
-            <h2>Cost by month and category</h2>
-          </header>
-          <SaidFigure says={COST_BY_MONTH} title="Cost by month and category" isTold {...of} />
-        </Ground>
+        {span && (
+          <Ground>
+            <header>
+              <h2>Cost by month and category</h2>
+            </header>
+            <SaidFigure
+              says={costByMonth(span)}
+              title="Cost by month and category"
+              isTold
+              {...of}
+            />
+          </Ground>
+        )}
       </div>
       <div>
         <Ground>

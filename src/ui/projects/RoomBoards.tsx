@@ -1,5 +1,6 @@
 "use client";
 import { useRouter } from "next/navigation";
+import styled from "styled-components";
 import type { KeptDashboard } from "@/contract/dashboards";
 import { nameText } from "@/core/sentence";
 import { StillGrid } from "../dashboard";
@@ -7,6 +8,13 @@ import { ask, Choice, Empty, tell } from "../kit";
 import { TileBody } from "../tiles";
 import { Ground } from "./Leaves";
 import type { LeafProps } from "./Overview";
+
+const Named = styled(Ground)`
+  padding: 12px 32px 0;
+`;
+const Settings = styled(Ground)`
+  padding: 12px 32px 16px;
+`;
 
 /** A dashboard that a room may show. */
 export interface DashboardName {
@@ -41,7 +49,7 @@ export function RoomBoards({
     <>
       {boards.map((board) => (
         <section key={board.id} aria-label={board.name}>
-          <Ground $on="plain">
+          <Named $on="plain">
             <header>
               <h2 className="serif">{board.name}</h2>
               <span className="end">
@@ -50,7 +58,7 @@ export function RoomBoards({
                   : `of all projects ${project.type ? `of the type ${project.type}` : "without a type"}`}
               </span>
             </header>
-          </Ground>
+          </Named>
           {board.decks.length === 0 ? (
             <StillGrid tiles={board.tiles} render={(tile) => tileOf(tile)} />
           ) : (
@@ -121,7 +129,7 @@ function Setting({
   const chosen = (isOwn: boolean) =>
     String(boards.find((board) => board.isOwn === isOwn)?.id ?? NONE);
   return (
-    <Ground $on="tide">
+    <Settings $on="tide">
       <header>
         <h2>What this room shows</h2>
       </header>
@@ -143,6 +151,6 @@ function Setting({
         options={options}
         onChange={(value) => void set(true, value)}
       />
-    </Ground>
+    </Settings>
   );
 }

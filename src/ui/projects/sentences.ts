@@ -17,7 +17,8 @@ export const progressCurve = curve("progress");
 export const valueCurve = curve("earned value");
 
 export const PLANKS = `list projects ${OF} showing planned percent, actual percent, budget used, status date`;
-export const COST_BY_MONTH = `sum of amount of cost entries ${OF} by month of spent on split by category as stacked columns`;
+export const costByMonth = ({ from, to }: Span): string =>
+  `sum of amount of cost entries ${OF} by month of spent on for ${from} to ${to} split by category as stacked columns`;
 export const BUDGET_LEFT = `burndown of budget of projects ${OF} as line`;
 export const WORKED_BY_PERSON = `sum of minutes in hours of time entries ${OF} and worked on during last 3 months by person as bars`;
 export const BILLED = `list billings ${OF} showing billed on, amount sorted by billed on descending`;

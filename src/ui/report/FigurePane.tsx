@@ -31,6 +31,8 @@ interface FigureBodyProps {
   readonly onOpen: (mark: Mark) => void;
   readonly asTable: boolean;
   readonly small?: boolean;
+  /** It takes the height of its place. */
+  readonly fills?: boolean;
   readonly onDress?: (dress: Dress) => void;
   readonly flags?: readonly DayFlag[];
   readonly pace?: "working" | "clock";
@@ -52,6 +54,7 @@ export function FigureBody({
   onOpen,
   asTable,
   small,
+  fills,
   onDress,
   flags,
   pace,
@@ -70,6 +73,7 @@ export function FigureBody({
     label: title,
     dress,
     ...(small ? { small } : {}),
+    ...(fills ? { fills } : {}),
   };
   const rename = (key: string, label: string) => (
     <Rename

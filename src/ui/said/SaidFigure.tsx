@@ -90,6 +90,11 @@ export function SaidFigure({
               ))}
             </tr>
           ))}
+          {shown.records.rows.length === 0 && (
+            <tr>
+              <td colSpan={shown.records.columns.length}>Nothing is in this list yet.</td>
+            </tr>
+          )}
         </tbody>
       </Rows>
     );
@@ -107,6 +112,7 @@ export function SaidFigure({
           onOpen={(mark) => open.ofMark(definition, mark, `${title}: ${mark.label}`)}
           asTable={asTable}
           small={height < 260}
+          fills
         />
       </Room>
     </>
