@@ -3,9 +3,13 @@ import { NothingAsk, IdAsk } from "./shared";
 
 import { z } from "zod";
 
+const MAILED = ["report", "dashboard", "briefing"] as const;
+/** What can be mailed on a schedule. */
+export type MailedKind = (typeof MAILED)[number];
+
 export const MailingAsk = z.object({
   id: z.int().optional(),
-  kind: z.enum(["report", "dashboard"]),
+  kind: z.enum(MAILED),
   target: z.int(),
   every: z.enum(["day", "week", "month"]),
   on: z.int().min(1).max(31).default(1),
@@ -20,7 +24,7 @@ export const MailingAsk = z.object({
 
 export interface MailingLine {
   readonly id: number;
-  readonly kind: "report" | "dashboard";
+  readonly kind: MailedKind;
   readonly target: number;
   readonly name: string;
   readonly schedule: {

@@ -5,6 +5,7 @@ import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
 import { newSession, withConnection } from "@/data/database";
 import { perform } from "@/server/acts";
+import { sendDue } from "@/server/mail/mailings";
 import { listMails, openMailRoom } from "@/server/mail/mailRoom";
 import { Refused } from "@/server/refused";
 import { MONEY_BUNDLE } from "../golden/money/load";
@@ -362,6 +363,51 @@ describe("briefings", () => {
       if (drawn.kind === "drawing")
         await as("gil", "says", { says: drawn.says, here: { thing: kind, id: thing.id } });
     expect(parts.length).toBeGreaterThan(1);
+  });
+
+  test("is mailed to each as they may read it, and not at all to who does not see the project", async () => {
+    const room = await openMailRoom(0);
+    process.env.GRAND_TALLY_SMTP = String(room.port);
+    try {
+      await withConnection(em, (client) => client.query("DELETE FROM mail_messages"));
+      const { view } = await deskFor(em, "cal", clock);
+      const idOf = (login: string) => view.catalog.names.named("person", login)[0].id;
+      const client = (await deskFor(em, "pell", clock)).viewer.person;
+      await as("cal", "saveMailing", {
+        kind: "briefing",
+        target: id,
+        every: "day",
+        at: "07:30",
+        people: [idOf("cal"), idOf("bram"), client],
+        teams: [],
+        skipEmpty: false,
+        now: true,
+      });
+      await withConnection(em, (one) =>
+        one.query("UPDATE mailings SET next_at = $1", [new Date(NOW / 1000)]),
+      );
+      await sendDue(await newSession(), clock, { draw: () => Promise.reject(new Error("none")) });
+      const mails = await listMails(em, null);
+      const textFor = (login: string) =>
+        mails.find((mail) => mail.to.includes(`${login}@saltmarsh.example`))?.text ?? "";
+      expect(mails).toHaveLength(2);
+      expect(textFor("cal")).toMatch(/€37/);
+      expect(textFor("bram")).toMatch(/Money is not yours to see/);
+      expect(textFor("bram")).not.toMatch(/€/);
+      expect(
+        await whyNot("cal", "saveMailing", {
+          kind: "briefing",
+          target: 99_999,
+          every: "day",
+          at: "07:30",
+          people: [idOf("cal")],
+          teams: [],
+          skipEmpty: false,
+        }),
+      ).toBe("There is no such thing to mail.");
+    } finally {
+      await room.close();
+    }
   });
 
   test("a frozen one reads on when its project is gone", async () => {

@@ -1,5 +1,6 @@
 import { defineEntity, p } from "@mikro-orm/core";
 import type { Subject } from "@/core/catalog";
+import type { MailedKind } from "@/contract/mail";
 import type { BoardFilter, Deck, Dress, PlainMeasure, Tile } from "@/core/definition";
 import type { Condition } from "@/core/filter";
 import type { Report } from "@/core/kinds";
@@ -159,7 +160,7 @@ export const Mailing = defineEntity({
   tableName: "mailings",
   properties: {
     id: p.integer().primary(),
-    kind: p.text().$type<"report" | "dashboard">(),
+    kind: p.text().$type<MailedKind>(),
     targetId: p.integer(),
     owner: p.manyToOne(Person),
     schedule: p.json<{ every: "day" | "week" | "month"; on: number; at: string }>(),

@@ -51,6 +51,14 @@ export class Migration20261203000000_rooms extends Migration {
       `COMMENT ON COLUMN briefings.frozen_for IS 'What its maker sees: who sees the same reads what was kept.'`,
     );
     this.addSql(`CREATE INDEX briefings_target ON briefings (kind, target_id)`);
+    this.addSql(`ALTER TABLE mailings DROP CONSTRAINT mailings_kind_check`);
+    this.addSql(
+      `ALTER TABLE mailings
+         ADD CONSTRAINT mailings_kind_check CHECK (kind IN ('report', 'dashboard', 'briefing')),
+         ADD COLUMN briefing_id int GENERATED ALWAYS AS (CASE WHEN kind = 'briefing' THEN target_id END) STORED
+           REFERENCES briefings ON DELETE CASCADE`,
+    );
+    this.addSql(`CREATE INDEX mailings_briefing ON mailings (briefing_id)`);
     this.addSql(
       `CREATE TABLE reminders (
          project_id int NOT NULL REFERENCES projects ON DELETE CASCADE,

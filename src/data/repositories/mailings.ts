@@ -1,5 +1,5 @@
 import type { InferEntity } from "@mikro-orm/core";
-import type { MailingLine, MailLine } from "@/contract/mail";
+import type { MailedKind, MailingLine, MailLine } from "@/contract/mail";
 
 import { fresh, unitOfWork, withConnection, type EntityManager } from "../database";
 import { MailAttachment, Mailing, MailMessage, PrintJob } from "../entities";
@@ -10,7 +10,7 @@ import { asks } from "./sharing";
 /** A mailing as it is kept. */
 export interface MailingRow {
   readonly id: number;
-  readonly kind: "report" | "dashboard";
+  readonly kind: MailedKind;
   readonly targetId: number;
   readonly owner: number;
   readonly schedule: MailingLine["schedule"];
@@ -39,8 +39,8 @@ export async function mailingsOf(
 ): Promise<Omit<MailingLine, "says">[]> {
   const { rows } = await withConnection(em, (client) =>
     client.query<Omit<MailingLine, "says">>(
-      `SELECT m.id, m.kind, m.target_id AS target, coalesce(r.name, d.name, '') AS name, m.schedule, m.people, m.teams, m.skip_empty AS "skipEmpty", m.page, ${ISO("m.next_at")} AS "nextAt", ${ISO("m.last_at")} AS "lastAt", m.last_said AS "lastSaid", p.name AS owner, (m.owner_id = $1 OR $2) AS "mayChange"
-       FROM mailings m JOIN people p ON p.id = m.owner_id LEFT JOIN reports r ON m.kind = 'report' AND r.id = m.target_id LEFT JOIN dashboards d ON m.kind = 'dashboard' AND d.id = m.target_id WHERE m.owner_id = $1 OR $2 OR $1 = ANY(m.people) ORDER BY m.next_at NULLS LAST, m.id`,
+      `SELECT m.id, m.kind, m.target_id AS target, coalesce(r.name, d.name, b.title, '') AS name, m.schedule, m.people, m.teams, m.skip_empty AS "skipEmpty", m.page, ${ISO("m.next_at")} AS "nextAt", ${ISO("m.last_at")} AS "lastAt", m.last_said AS "lastSaid", p.name AS owner, (m.owner_id = $1 OR $2) AS "mayChange"
+       FROM mailings m JOIN people p ON p.id = m.owner_id LEFT JOIN reports r ON m.kind = 'report' AND r.id = m.target_id LEFT JOIN dashboards d ON m.kind = 'dashboard' AND d.id = m.target_id LEFT JOIN briefings b ON b.id = m.briefing_id WHERE m.owner_id = $1 OR $2 OR $1 = ANY(m.people) ORDER BY m.next_at NULLS LAST, m.id`,
       asks(viewer),
     ),
   );

@@ -90,6 +90,11 @@ export async function listBriefings(
   return rows.filter((row) => mayRead(desk, row)).map((row) => lineOf(row, desk));
 }
 
+export async function mayReadBriefing(em: EntityManager, desk: Desk, id: number): Promise<boolean> {
+  const row = await loadBriefing(em, id);
+  return row !== null && mayRead(desk, row);
+}
+
 async function readable(em: EntityManager, desk: Desk, id: number): Promise<BriefingRow> {
   const row = await loadBriefing(em, id);
   if (!row || !mayRead(desk, row)) throw nothingHere();

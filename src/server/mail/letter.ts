@@ -10,13 +10,35 @@ import type { Drawer } from "../exports/exportReport";
 import { loadReport } from "../library/reports";
 import { ownAddress } from "../render/chromium";
 import { askFigure } from "../reports/room";
-import { deskOf } from "../viewer/viewpoint";
+import { briefingText, mayReadBriefing, showBriefing } from "../briefings/briefings";
+import { deskOf, type Desk } from "../viewer/viewpoint";
 
 export interface Letter {
   readonly subject: string;
   readonly text: string;
   readonly isEmpty: boolean;
   readonly files: readonly { readonly name: string; readonly bytes: Uint8Array }[];
+}
+
+/** A briefing as its receiver reads it, in plain text, with the way to the page; null where it is not theirs to see. */
+async function briefingLetter(
+  em: EntityManager,
+  desk: Desk,
+  { targetId, schedule }: MailingRow,
+): Promise<Letter | null> {
+  if (!(await mayReadBriefing(em, desk, targetId))) return null;
+  const briefing = await showBriefing(em, desk, targetId);
+  const day = longDayText(localDay(desk.view.now, desk.view.calendar.zone));
+  return {
+    subject: `${briefing.title}, ${day}`,
+    text: [
+      briefingText(briefing),
+      `${ownAddress()}/briefings/${targetId}`,
+      `You get this ${scheduleText(schedule)}.`,
+    ].join("\n"),
+    isEmpty: briefing.parts.length === 0,
+    files: [],
+  };
 }
 
 /** What one receiver gets: computed for them; null where it is not theirs to see. */
@@ -28,6 +50,7 @@ export async function letterFor(
   viewer: Viewer,
 ): Promise<Letter | null> {
   const desk = await deskOf(em, viewer, clock);
+  if (mailing.kind === "briefing") return briefingLetter(em, desk, mailing);
   const { calendar } = desk.view;
   const reports =
     mailing.kind === "report"

@@ -1,4 +1,4 @@
-import type { MailingLine } from "@/contract/mail";
+import type { MailedKind, MailingLine } from "@/contract/mail";
 import { fine, refused, type Result } from "@/core/base";
 import { nextRun, scheduleText, type Schedule } from "@/core/delivery";
 
@@ -17,6 +17,7 @@ import {
 import type { Clock } from "../clock";
 import { loadDashboard } from "../dashboards/dashboards";
 import type { Drawer } from "../exports/exportReport";
+import { mayReadBriefing } from "../briefings/briefings";
 import { deliverAll, lastWords } from "./deliver";
 import { mayBuild } from "../library/kept";
 import { loadReport } from "../library/reports";
@@ -24,7 +25,7 @@ import { deskOf, type Desk } from "../viewer/viewpoint";
 
 export interface MailingToSave {
   readonly id?: number;
-  readonly kind: "report" | "dashboard";
+  readonly kind: MailedKind;
   readonly target: number;
   readonly every: Schedule["every"];
   readonly on: number;
@@ -72,13 +73,10 @@ export async function saveMailing(
       message: "Say who it goes to: somebody, or a team.",
       path: "people",
     });
-  const target =
-    given.kind === "report"
-      ? await loadReport(em, viewer, given.target)
-      : await loadDashboard(em, viewer, given.target);
-  if (!target)
+  const desk = await deskOf(em, viewer, clock);
+  const { view } = desk;
+  if (!(await mayMail(em, desk, given)))
     return refused({ code: "mailing.target", message: "There is no such thing to mail." });
-  const { view } = await deskOf(em, viewer, clock);
   const schedule: Schedule = {
     every: given.every,
     on: given.every === "week" ? Math.min(given.on, 7) : given.on,
@@ -97,6 +95,17 @@ export async function saveMailing(
   return id === null
     ? refused({ code: "mailing.right", message: "This mailing is somebody else's." })
     : fine(id);
+}
+
+/** Whether somebody may read what they want to mail: what a mailing names gives no right to it. */
+async function mayMail(
+  em: EntityManager,
+  desk: Desk,
+  { kind, target }: Pick<MailingToSave, "kind" | "target">,
+): Promise<boolean> {
+  if (kind === "report") return (await loadReport(em, desk.viewer, target)) !== null;
+  if (kind === "dashboard") return (await loadDashboard(em, desk.viewer, target)) !== null;
+  return mayReadBriefing(em, desk, target);
 }
 
 const dateOf = (instant: Instant): Date => new Date(instant / 1000);

@@ -6,6 +6,7 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import styled from "styled-components";
 import type { KeptPart, ShownBriefing } from "@/contract/briefings";
+import type { Thing } from "@/core/catalog";
 import { dayText } from "@/core/time";
 import {
   ask,
@@ -18,6 +19,7 @@ import {
   tell,
   type MenuEntry,
 } from "../kit";
+import { Mailing } from "../handing";
 import { useSaidOpening } from "../said";
 import { BriefingPage } from "./BriefingPage";
 import { Index } from "./Index";
@@ -87,7 +89,19 @@ const Frozen = styled.div`
 `;
 
 /** A briefing: read by who may, and written in by who makes it. */
-export function BriefingRoom({ briefing: given, role }: { briefing: ShownBriefing; role: string }) {
+export function BriefingRoom({
+  briefing: given,
+  role,
+  mayMail,
+  people,
+  teams,
+}: {
+  briefing: ShownBriefing;
+  role: string;
+  mayMail: boolean;
+  people: readonly Thing[];
+  teams: readonly Thing[];
+}) {
   const client = useQueryClient();
   const router = useRouter();
   const key = ["briefing", given.id];
@@ -99,6 +113,7 @@ export function BriefingRoom({ briefing: given, role }: { briefing: ShownBriefin
   const [picked, setPicked] = useState<string | null>(null);
   const [isReading, setReading] = useState(false);
   const [freezing, setFreezing] = useState(false);
+  const [mailing, setMailing] = useState(false);
   const [state, setState] = useState("");
   const here =
     briefing.kind === "filter" ? undefined : { thing: briefing.kind, id: briefing.target };
@@ -157,6 +172,7 @@ export function BriefingRoom({ briefing: given, role }: { briefing: ShownBriefin
         </span>
         <div className="acts">
           <Button onPress={() => window.print()}>Print</Button>
+          {mayMail && !briefing.isGone && <Button onPress={() => setMailing(true)}>Mail</Button>}
           {briefing.mayChange && !briefing.frozenOn && (
             <Button onPress={() => setFreezing(true)}>Freeze …</Button>
           )}
@@ -249,6 +265,17 @@ export function BriefingRoom({ briefing: given, role }: { briefing: ShownBriefin
         briefing={briefing}
         onFrozen={(id: number) => router.push(`/briefings/${id}`)}
       />
+      {mailing && (
+        <Mailing
+          kind="briefing"
+          target={briefing.id}
+          name={briefing.title}
+          people={people}
+          teams={teams}
+          isOpen
+          onClose={() => setMailing(false)}
+        />
+      )}
       {records}
     </Page>
   );

@@ -17,6 +17,10 @@ const Side = styled.aside`
   display: flex;
   flex-direction: column;
   gap: 12px;
+  section {
+    display: grid;
+    gap: 4px;
+  }
   h2 {
     font: 620 20px/26px var(--serif);
   }

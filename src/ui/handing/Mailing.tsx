@@ -1,5 +1,5 @@
 "use client";
-import type { MailingLine } from "@/contract/mail";
+import type { MailedKind, MailingLine } from "@/contract/mail";
 import { useQueryClient } from "@tanstack/react-query";
 import { X } from "lucide-react";
 import { useState } from "react";
@@ -13,7 +13,7 @@ import { Strangers } from "./Strangers";
 const DAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"];
 
 export interface MailingProps {
-  readonly kind: "report" | "dashboard";
+  readonly kind: MailedKind;
   readonly target: number;
   readonly name: string;
   readonly people: readonly Thing[];
@@ -23,7 +23,7 @@ export interface MailingProps {
   readonly onClose: () => void;
 }
 
-/** A report or dashboard delivered as PDF on a schedule: to whom, when, on which paper. */
+/** A report, dashboard or briefing delivered on a schedule: to whom, when, on which paper. */
 export function Mailing({
   kind,
   target,
@@ -126,12 +126,16 @@ export function Mailing({
             );
           })}
         </div>
-        <Strangers
-          kind={kind}
-          id={target}
-          people={to.filter((one) => one.type === "person").map((one) => one.id)}
-          teams={to.filter((one) => one.type === "team").map((one) => one.id)}
-        />
+        {kind === "briefing" ? (
+          <p>Each gets it as they may read it; who does not see what it is of gets nothing.</p>
+        ) : (
+          <Strangers
+            kind={kind}
+            id={target}
+            people={to.filter((one) => one.type === "person").map((one) => one.id)}
+            teams={to.filter((one) => one.type === "team").map((one) => one.id)}
+          />
+        )}
         {error && (
           <p role="alert" style={{ color: "var(--alarm)" }}>
             {error.message}

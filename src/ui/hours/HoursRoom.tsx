@@ -11,6 +11,7 @@ import {
   Button,
   Dialog,
   Empty,
+  later,
   Mast,
   Page,
   Purpose,
@@ -20,9 +21,10 @@ import {
   Waiting,
   type InAddress,
 } from "../kit";
-import { AddLine } from "./AddLine";
 import { sameLine, type LineOf } from "./lines";
 import { WeekTable } from "./WeekTable";
+
+const AddLine = later(() => import("./AddLine"), "AddLine");
 
 const WEEK: InAddress<string> = {
   name: "week",

@@ -1,4 +1,11 @@
+import { Tabs } from "react-aria-components";
 import styled from "styled-components";
+
+/** The room with its leaves; what is focused in it shows that itself. */
+export const Leafed = styled(Tabs)`
+  outline: none;
+  box-shadow: none;
+`;
 
 /** The leaves of a room: a sand strip under the mast, the present one cut out in paper. */
 export const Leaves = styled.div`

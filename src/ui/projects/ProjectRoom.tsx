@@ -2,7 +2,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { Tab, TabList, TabPanel, Tabs } from "react-aria-components";
+import { Tab, TabList, TabPanel } from "react-aria-components";
 import type { ShownProject } from "@/contract/projects";
 import type { KeptDashboard } from "@/contract/dashboards";
 import { dayText } from "@/core/time";
@@ -24,7 +24,7 @@ import {
 } from "../kit";
 import { BriefingsLeaf } from "../briefings";
 import { useSaidOpening } from "../said";
-import { Leaves } from "./Leaves";
+import { Leafed, Leaves } from "./Leaves";
 import { Overview } from "./Overview";
 
 const Timeline = later(() => import("./timeline"), "Timeline");
@@ -106,7 +106,7 @@ export function ProjectRoom({ project: given, boards, offered, role, mayKeep }: 
           )}
         </div>
       </Mast>
-      <Tabs selectedKey={leaf} onSelectionChange={(id) => setLeaf(id as Leaf)}>
+      <Leafed selectedKey={leaf} onSelectionChange={(id) => setLeaf(id as Leaf)}>
         <Leaves>
           <TabList aria-label="What is shown of it">
             {(Object.keys(LEAVES) as Leaf[])
@@ -145,7 +145,7 @@ export function ProjectRoom({ project: given, boards, offered, role, mayKeep }: 
             <RoomBoards {...shared} boards={boards} offered={offered} role={role} />
           )}
         </TabPanel>
-      </Tabs>
+      </Leafed>
       {stood && (
         <p className="sight" role="status">
           As it stood on {dayText(stood)}.

@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { Tab, TabList, TabPanel, Tabs } from "react-aria-components";
+import { Tab, TabList, TabPanel } from "react-aria-components";
 import { dayText, longDayText, type Day } from "@/core/time";
 import {
   Choice,
@@ -17,7 +17,7 @@ import {
   type InAddress,
 } from "../kit";
 import { useSaidOpening } from "../said";
-import { Leaves } from "./Leaves";
+import { Leafed, Leaves } from "./Leaves";
 import {
   conditionOf,
   fits,
@@ -80,7 +80,7 @@ export function ProjectsRoom({ today, healthWords, mayRemind }: ProjectsRoomProp
           />
         </div>
       </Mast>
-      <Tabs selectedKey={leaf} onSelectionChange={(id) => setLeaf(id as Leaf)}>
+      <Leafed selectedKey={leaf} onSelectionChange={(id) => setLeaf(id as Leaf)}>
         <Leaves>
           <TabList aria-label="How projects are shown">
             {(Object.keys(LEAVES) as Leaf[]).map((id) => (
@@ -114,7 +114,7 @@ export function ProjectsRoom({ today, healthWords, mayRemind }: ProjectsRoomProp
             <ProjectList {...shared} rows={rows} />
           )}
         </TabPanel>
-      </Tabs>
+      </Leafed>
       <div className="sight">
         <SightLine />
       </div>

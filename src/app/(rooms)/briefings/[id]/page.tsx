@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
 import { cache } from "react";
-import { Refused, showBriefing } from "@/server/web";
+import { mayBuild, Refused, showBriefing } from "@/server/web";
 import { BriefingRoom } from "@/ui/briefings";
 import { signedIn } from "../../../session";
 
@@ -27,5 +27,16 @@ export default async function BriefingPage({ params }: Props) {
   const briefing = await load((await params).id);
   if (!briefing) notFound();
   const { desk } = await signedIn();
-  return <BriefingRoom key={briefing.id} briefing={briefing} role={desk.viewer.role} />;
+  const { names } = desk.view.catalog;
+  const mayMail = mayBuild(desk.viewer);
+  return (
+    <BriefingRoom
+      key={briefing.id}
+      briefing={briefing}
+      role={desk.viewer.role}
+      mayMail={mayMail}
+      people={mayMail ? names.list("person") : []}
+      teams={mayMail ? names.list("team") : []}
+    />
+  );
 }
