@@ -68,6 +68,8 @@ const idOf = ({ item, project }: Bookable): string =>
 export function AddLine({ onAdd }: { onAdd: (what: Bookable, billable: boolean) => void }) {
   const [words, setWords] = useState("");
   const [billable, setBillable] = useState(true);
+  /** Counts lines that were added: after each the field begins anew, ready for the next. */
+  const [added, setAdded] = useState(0);
   const { data = [] } = useQuery({
     queryKey: ["bookable", words.trim()],
     queryFn: ({ signal }) => ask("bookable", { words }, signal),
@@ -78,10 +80,13 @@ export function AddLine({ onAdd }: { onAdd: (what: Bookable, billable: boolean) 
     if (!found) return;
     onAdd(found, billable);
     setWords("");
+    setAdded(added + 1);
   };
   return (
     <Line>
       <ComboBox
+        key={added}
+        autoFocus={added > 0}
         items={data.map((one) => ({ ...one, id: idOf(one) }))}
         inputValue={words}
         onInputChange={setWords}
