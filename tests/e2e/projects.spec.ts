@@ -108,11 +108,13 @@ test("a week of hours by keys: typed, corrected, asked back, copied", async ({ p
   await page.reload();
   await expect(monday).toHaveValue("7:30");
   await page.goto("/hours?week=2026-11-23");
+  await expect(table).toBeVisible();
   await page.getByRole("button", { name: "Copy last week" }).click();
   await expect(
     page.getByText(/copied from last week|nothing that is not here already/),
   ).toBeVisible();
   await page.goto("/hours?week=2027-02-01");
+  await expect(table).toBeVisible();
   await box.fill("Booking site");
   await page.getByRole("option", { name: /Booking site 3 the project itself/ }).click();
   const friday = table.getByRole("textbox", { name: "Booking site 3, Fri 5 Feb" });
