@@ -10,7 +10,8 @@ import { MONEY_HIDDEN, type BriefingPart, type BriefingPlace } from "./part";
 import { partsOf, type BriefingKind } from "./parts";
 import { showing } from "./project/asked";
 import { figuresIn, plainText, type Block, type Run } from "./text";
-import type { Told } from "./told";
+import { fromTogether, togetherOf } from "./together";
+import type { Answers, Told } from "./told";
 
 /** A part as it is kept: one that is made from figures, words of one's own, or both, or a report that is drawn or listed. */
 export interface PartAsk {
@@ -53,15 +54,28 @@ export interface BriefingAsk {
   readonly company: string;
 }
 
+/** How the parts of a briefing are asked. */
+interface Asking {
+  readonly place: BriefingPlace;
+  readonly view: Viewpoint;
+  readonly stood: Day | null;
+  /** What several parts ask of the project itself, by the day that it stands at. */
+  readonly together: Answers;
+}
+
 /** Asks and writes a briefing for whoever looks: some sentences for each part, one snapshot for all. */
 export function* planBriefing(ask: BriefingAsk, given: Viewpoint): Plan<Briefing> {
   const view = ask.here ? { ...given, here: ask.here } : given;
   const place = yield* placeOf(ask, view);
   const known = new Map(partsOf(ask.kind, place.printed).map((part) => [part.id, part]));
+  const asked = ask.parts.flatMap(({ made }) =>
+    Object.values(known.get(made ?? "")?.asks(place) ?? {}),
+  );
+  const together = yield* planAnswers(Object.fromEntries(togetherOf(asked)), view, ask.stood);
   const parts: WrittenPart[] = [];
   for (const part of ask.parts) {
     const made = part.made === undefined ? undefined : known.get(part.made);
-    const written = yield* writePart(part, made, place, view, ask.stood);
+    const written = yield* writePart(part, made, { place, view, stood: ask.stood, together });
     if (written) parts.push(written);
   }
   return { place, parts };
@@ -70,11 +84,10 @@ export function* planBriefing(ask: BriefingAsk, given: Viewpoint): Plan<Briefing
 function* writePart(
   { id, title, words, draws }: PartAsk,
   made: BriefingPart | undefined,
-  place: BriefingPlace,
-  view: Viewpoint,
-  stood: Day | null,
+  asking: Asking,
 ): Plan<WrittenPart | null> {
-  const generated = made ? yield* generate(made, place, view, stood) : [];
+  const { place, view, stood } = asking;
+  const generated = made ? yield* generate(made, asking) : [];
   const called = title ?? (made ? made.title(place) : "");
   const madeText = made ? plainText(generated) : null;
   const drawing: Block[] = draws
@@ -104,13 +117,15 @@ function* writePart(
   };
 }
 
-function* generate(
-  part: BriefingPart,
-  place: BriefingPlace,
-  view: Viewpoint,
-  stood: Day | null,
-): Plan<Block[]> {
-  const answers = yield* planAnswers(part.asks(place), view, stood);
+function* generate(part: BriefingPart, { place, view, stood, together }: Asking): Plan<Block[]> {
+  const known: Record<string, Told> = {};
+  const open: Record<string, string> = {};
+  for (const [name, says] of Object.entries(part.asks(place))) {
+    const told = fromTogether(says, together);
+    if (told) known[name] = told;
+    else open[name] = says;
+  }
+  const answers = { ...known, ...(yield* planAnswers(open, view, stood)) };
   const lost = Object.values(answers).find((told) => told.gone !== null);
   // What cannot be asked in this workspace is no nought.
   if (lost) return [{ kind: "note", words: `It cannot be asked here: ${lost.gone}.` }];
