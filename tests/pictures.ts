@@ -47,25 +47,6 @@ const PICTURES: readonly {
     before: (page) => page.getByRole("button", { name: /^P3, Waiting for parts: / }).click(),
   },
   {
-    name: "picker",
-    login: "ines",
-    path: reportOf(
-      'count faults where status is open and team is "Engine shop" by service as bars',
-    ),
-    before: (page) => page.getByRole("button", { name: /^condition: team/ }).click(),
-  },
-  {
-    name: "typed",
-    login: "ines",
-    path: reportOf(STACKED),
-    before: async (page) => {
-      await page.getByRole("button", { name: "Type it" }).click();
-      await page
-        .getByRole("combobox", { name: "The sentence" })
-        .fill("count faults where statsu is open by priority split by status as stacked bars");
-    },
-  },
-  {
     name: "workings",
     login: "sunniva",
     theme: "night",
@@ -74,7 +55,6 @@ const PICTURES: readonly {
     ),
     before: (page) => page.keyboard.press("w"),
   },
-  { name: "new-report", login: "ines", path: "/reports/new" },
   {
     name: "dashboard",
     login: "ines",
@@ -88,8 +68,20 @@ const PICTURES: readonly {
         .catch(() => undefined);
     },
   },
-  { name: "wall", login: "ines", path: "/wall/1" },
-  { name: "arrange", login: "ines", path: "/dashboards/1?arrange" },
+  { name: "portfolio", login: "runa", path: "/projects" },
+  { name: "project", login: "runa", path: "/projects/1" },
+  {
+    name: "timeline",
+    login: "runa",
+    path: "/projects/1?leaf=timeline",
+    theme: "night",
+    before: async (page) => {
+      await page.getByRole("gridcell", { name: /^Wiring loom/ }).focus();
+      await page.keyboard.press("Shift+ArrowRight");
+    },
+  },
+  { name: "briefing", login: "runa", path: "/briefings/1" },
+  { name: "hours", login: "sunniva", path: "/hours" },
   { name: "library", login: "ines", path: "/reports" },
   {
     name: "item",
