@@ -1,5 +1,6 @@
 import { BRIEFING_KINDS, partsOf, plainText, type BriefingKind } from "@/core/briefing";
 import { planBriefing } from "@/core/briefing/planned";
+import { parseSentence, printReport } from "@/core/kinds";
 import { nameText } from "@/core/sentence";
 import { parseInstant } from "@/core/time";
 import { runPlan, type EntityManager } from "@/data";
@@ -83,4 +84,30 @@ test("all parts of a briefing on a saved filter can be asked", async () => {
   const { view } = await deskFor(em, "gil", clock);
   const filter = view.catalog.data.filters!.find((one) => one.name === "All that is open")!;
   await readsWell("filter", filter.id, filter.name);
+});
+
+test("a list of projects can be drawn as a timeline, and no other list", async () => {
+  const { view } = await deskFor(em, "gil", clock);
+  const says = "list projects showing project sorted by project as timeline";
+  const read = parseSentence(says, view);
+  expect(read.ok && printReport(read.value, view.catalog)).toBe(says);
+  const other = parseSentence("list items as timeline", view);
+  expect(other.ok ? "" : other.problems[0].message).toMatch(/drawn of projects/);
+});
+
+test("what stands for the thing of a room has no meaning elsewhere, and says so", async () => {
+  const { view } = await deskFor(em, "gil", clock);
+  const says = "count items where project is this project";
+  const nowhere = parseSentence(says, view);
+  expect(nowhere.ok ? "" : nowhere.problems[0].message).toMatch(/in the room or a briefing/);
+  const [project] = view.catalog.names.list("project");
+  const here = parseSentence(says, { ...view, here: { thing: "project", id: project.id } });
+  expect(here.ok && printReport(here.value, view.catalog)).toBe(
+    `count items where project is ${nameText(project.name)}`,
+  );
+  const team = parseSentence("count items where team is this team", {
+    ...view,
+    here: { thing: "project", id: project.id },
+  });
+  expect(team.ok).toBe(false);
 });

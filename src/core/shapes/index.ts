@@ -23,6 +23,7 @@ import { sCurve } from "./sCurve";
 import { scatter } from "./scatter";
 import { stackedBars } from "./stackedBars";
 import { stackedColumns } from "./stackedColumns";
+import { timeline } from "./timeline";
 import { waterfall } from "./waterfall";
 
 /** Every shape, in the order of menus: the common ones first. */
@@ -52,7 +53,11 @@ export const shapes = {
   waterfall,
   planks,
   sCurve,
+  timeline,
 } as const satisfies Record<string, Shape>;
 export type ShapeId = keyof typeof shapes;
+/** Shapes of figures; the others show records. */
+export type DrawnShapeId = Exclude<ShapeId, "list" | "timeline">;
+export const isDrawnShape = (id: ShapeId): id is DrawnShapeId => id !== "list" && id !== "timeline";
 export const SHAPE_IDS = Object.keys(shapes) as [ShapeId, ...ShapeId[]];
 export { poorFor, whyNot, type Drawable, type Shape, type ShapeInput } from "./defineShape";

@@ -4,7 +4,7 @@ import { Suspense, type ComponentType } from "react";
 import type { Dress } from "@/core/definition";
 import type { Figure } from "@/core/figure";
 import type { Forecast } from "@/core/history";
-import type { ShapeId } from "@/core/shapes";
+import type { DrawnShapeId } from "@/core/shapes";
 
 import type { Drawn } from "./drawing";
 import { isTextured } from "./marks";
@@ -146,7 +146,7 @@ const drawings = {
       />
     ) : null;
   },
-} satisfies Record<Exclude<ShapeId, "list">, Draws>;
+} satisfies Record<DrawnShapeId, Draws>;
 
 /** Bridges and burndowns have no rows: their drawings read the answer. */
 const NO_FIGURE: Figure = {
@@ -171,7 +171,7 @@ const NO_FIGURE: Figure = {
 };
 
 /** A figure drawn in a shape. A drawing that fails says so in its place; what stands around it goes on. */
-export function Chart(props: ChartProps & { shape: Exclude<ShapeId, "list"> }) {
+export function Chart(props: ChartProps & { shape: DrawnShapeId }) {
   return (
     <Guard what="This picture" reset={props.shown}>
       <Suspense fallback={<Pending />}>
@@ -181,7 +181,7 @@ export function Chart(props: ChartProps & { shape: Exclude<ShapeId, "list"> }) {
   );
 }
 
-function Drawing({ shape, ...props }: ChartProps & { shape: Exclude<ShapeId, "list"> }) {
+function Drawing({ shape, ...props }: ChartProps & { shape: DrawnShapeId }) {
   const Draw: Draws = drawings[shape];
   const { drawn, shown } = props;
   const { dress } = drawn;

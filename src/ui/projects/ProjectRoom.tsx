@@ -27,7 +27,7 @@ import { useSaidOpening } from "../said";
 import { Leafed, Leaves } from "./Leaves";
 import { Overview } from "./Overview";
 
-const Timeline = later(() => import("./timeline"), "Timeline");
+const Timeline = later(() => import("../timeline"), "Timeline");
 const Money = later(() => import("./Money"), "Money");
 const ProjectItems = later(() => import("./ProjectItems"), "ProjectItems");
 const WordsLeaf = later(() => import("./words/WordsLeaf"), "WordsLeaf");

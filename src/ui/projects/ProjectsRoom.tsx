@@ -32,7 +32,7 @@ import { ALL_PROJECTS } from "./sentences";
 import { recordsIn, useSaid } from "./useSaid";
 import { portfolioRows, type PortfolioRow } from "./verdicts";
 
-const Timeline = later(() => import("./timeline"), "Timeline");
+const Timeline = later(() => import("../timeline"), "Timeline");
 const ProjectList = later(() => import("./ProjectList"), "ProjectList");
 
 const LEAVES = { portfolio: "Portfolio", timeline: "Timeline", list: "List" } as const;

@@ -5,6 +5,7 @@ import type { Drawable, Report } from "@/core/kinds";
 import styled from "styled-components";
 import type { Dress } from "@/core/definition";
 import type { Mark, Said } from "@/core/figure";
+import { isDrawnShape } from "@/core/shapes";
 
 import { Chart, FigureTable, markId, type ChartProps, type DayFlag } from "../charts";
 import { Rename } from "./later";
@@ -94,12 +95,13 @@ export function FigureBody({
       {...(onDress ? { rename } : {})}
     />
   );
-  if ((asTable || !report.shape || report.shape === "list") && table) return table;
-  if (!report.shape || report.shape === "list") return null;
+  const { shape } = report;
+  if ((asTable || !shape || !isDrawnShape(shape)) && table) return table;
+  if (!shape || !isDrawnShape(shape)) return null;
   const ends = shownKindOf(report).ends?.(report);
   const chart = (
     <Chart
-      shape={report.shape}
+      shape={shape}
       shown={shown}
       drawn={drawn}
       measure={measure}

@@ -107,6 +107,13 @@ const SKETCHES: Record<ShapeId, () => ReactNode> = {
       <path d="M0 52 C40 50 50 8 112 4" fill="none" stroke="var(--c1)" strokeWidth={2.4} />
     </>
   ),
+  timeline: () => (
+    <>
+      {rect(0, 6, 50, 9, "ink")}
+      {rect(20, 24, 60, 9, "c1")}
+      {rect(54, 42, 56, 9, "c2")}
+    </>
+  ),
   area: () => (
     <>
       {area(1, "c2")}

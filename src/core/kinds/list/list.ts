@@ -131,7 +131,18 @@ export const list = defineKind<ListReport>({
     shapeClause,
   ],
   needed: () => [],
-  conflicts: () => [],
+  conflicts: ({ shape, subject }) =>
+    shape === "timeline" && subject.id !== "projects"
+      ? [
+          {
+            clause: "as",
+            problem: {
+              code: "sentence.timeline",
+              message: "a timeline is drawn of projects and their parts: list projects as timeline",
+            },
+          },
+        ]
+      : [],
   places: (report) => [
     ...basePlaces(report),
     ...groupPlace(report, "by", "grouped by"),

@@ -10,6 +10,7 @@ import { askedAt, type Room } from "./useReportRoom";
 const PlainList = later(() => import("./PlainList"), "PlainList");
 const Places = later(() => import("../Places"), "Places");
 const ListFigure = later(() => import("../ListFigure"), "ListFigure");
+const ListedTimeline = later(() => import("../ListedTimeline"), "ListedTimeline");
 const Under = later(() => import("../explore/Under"), "Under");
 const AtCursor = later(() => import("../explore/Under"), "AtCursor");
 const Explore = later(() => import("../explore/Explore"), "Explore");
@@ -135,6 +136,7 @@ function BelowTrend({ figure, state, context, laid, lay, reports }: Room) {
 
 function Records({ context, report, explore, dress, drafting, mayChangeItems }: Room) {
   if (!listsRecords(report)) return null;
+  if (report.shape === "timeline") return <ListedTimeline report={report} context={context} />;
   return (
     <ListFigure
       context={context}

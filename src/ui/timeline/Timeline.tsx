@@ -4,7 +4,7 @@ import { useState } from "react";
 import styled from "styled-components";
 import type { ShownTimeline, TimelinePart } from "@/contract/projects";
 import { addDays, dayText, type Day } from "@/core/time";
-import { ask, AskProblem, Choice, Empty, tell, Waiting } from "../../kit";
+import { ask, AskProblem, Choice, Empty, tell, Waiting } from "../kit";
 import { Chart } from "./Chart";
 import { consequencesOf } from "./follow";
 import { Foot } from "./Foot";

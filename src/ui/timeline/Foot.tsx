@@ -1,7 +1,7 @@
 "use client";
 import styled from "styled-components";
 import { addDays, dayText, longDayText } from "@/core/time";
-import { Button, DayField } from "../../kit";
+import { Button, DayField } from "../kit";
 import { daysBetween, type Consequence } from "./follow";
 import type { Moving } from "./Timeline";
 
