@@ -13,6 +13,7 @@ import { lacking, needsHand, portfolioRows, portfolioWords, type PortfolioRow } 
 
 const Verdicts = styled.table`
   width: 100%;
+  min-width: 520px;
   border-collapse: collapse;
   th {
     text-align: left;

@@ -1,4 +1,5 @@
 "use client";
+import Link from "next/link";
 import { useState } from "react";
 import { Tab, TabList, TabPanel } from "react-aria-components";
 import { dayText, longDayText, type Day } from "@/core/time";
@@ -69,6 +70,7 @@ export function ProjectsRoom({ today, healthWords, mayRemind }: ProjectsRoomProp
         <Title>Projects</Title>
         <Purpose>Which need a hand, and who has one free?</Purpose>
         <div className="acts">
+          <Link href="/briefings">Briefings</Link>
           <b>{longDayText(today)}</b>
           <DayField
             label="As it stood on"

@@ -16,6 +16,8 @@ export interface Scale {
 }
 
 const PAD_DAYS = 10;
+/** Room for what is written after the last bar, in px. */
+const NAME_WIDTH = 220;
 /** Nothing is drawn further away from today. */
 const MOST_DAYS = 730;
 
@@ -34,8 +36,8 @@ export function scaleOf(projects: readonly TimelineProject[], today: Day, zoom: 
   const first = later(known.reduce(earlier), addDays(today, -MOST_DAYS));
   const last = earlier(known.reduce(later), addDays(today, MOST_DAYS));
   const from = addDays(first, -PAD_DAYS);
-  const to = addDays(last, PAD_DAYS * 2);
   const dayWidth = ZOOMS[zoom];
+  const to = addDays(last, PAD_DAYS + Math.ceil(NAME_WIDTH / dayWidth));
   const zero = numberOfDay(from);
   return {
     from,

@@ -153,7 +153,7 @@ export const Surface = styled.div`
     height: 9px;
   }
   .project .whole {
-    background: var(--sand);
+    background: var(--ghost);
   }
   .project .gone {
     background: var(--ink);
