@@ -219,7 +219,7 @@ test("levels of counts, sums, averages, medians and largest values are what a re
     },
     60,
   );
-}, 120_000);
+}, 300_000);
 
 test("average ages at the ends of buckets are those of what was open then, by the clock and in working time", async () => {
   const clock = workClock(view.calendar);
@@ -273,7 +273,7 @@ test("average ages at the ends of buckets are those of what was open then, by th
     },
     50,
   );
-}, 120_000);
+}, 300_000);
 
 test("of sums, what arrived, what left and what was revalued carries one level to the next, each as a replay finds it", async () => {
   await check(
@@ -325,7 +325,7 @@ test("of sums, what arrived, what left and what was revalued carries one level t
     },
     60,
   );
-}, 120_000);
+}, 300_000);
 
 test("a bridge between any two days adds up, names each item once, and its causes are true of them", async () => {
   const day = fc
@@ -400,7 +400,7 @@ test("a bridge between any two days adds up, names each item once, and its cause
     },
     60,
   );
-}, 120_000);
+}, 300_000);
 
 test("a level and a flow open exactly the items that a replay finds", async () => {
   await check(
@@ -458,7 +458,7 @@ test("a level and a flow open exactly the items that a replay finds", async () =
     },
     20,
   );
-}, 120_000);
+}, 300_000);
 
 test("a promise is met, missed or running, with the time that is left of it, as its steps add up", async () => {
   const clock = workClock(view.calendar);
