@@ -308,6 +308,7 @@ describe("briefings", () => {
     expect(await textOf("cal", "progress", frozen)).toMatch(/61/);
     await as("cal", "saveProgress", { project: heron, on: "2026-11-24", actual: null });
     expect((await read("bram", frozen)).isAnew).toBe(true);
+    expect((await read("ines", frozen)).isAnew).toBe(false);
   });
 
   test("the next one tells what changed since the last that was frozen", async () => {
@@ -408,6 +409,16 @@ describe("briefings", () => {
     } finally {
       await room.close();
     }
+  });
+
+  test("who made one and does not see its project any more reads it no longer", async () => {
+    const frozen = await as("cal", "freezeBriefing", { id, on: "2026-11-24", title: "Hidden" });
+    const { viewer } = await deskFor(em, "pell", clock);
+    await withConnection(em, (client) =>
+      client.query("UPDATE briefings SET owner_id = $1 WHERE id = $2", [viewer.person, frozen]),
+    );
+    expect(await whyNot("pell", "briefing", { id: frozen })).toBe("There is nothing here.");
+    expect(await as("pell", "briefings", {})).toEqual([]);
   });
 
   test("a frozen one reads on when its project is gone", async () => {

@@ -1,6 +1,13 @@
 import type { KeptBriefing, KeptPart, TemplateLine } from "@/contract/briefings";
 import type { BriefingKind } from "@/core/briefing";
-import { LockMode, OptimisticLockError, fresh, unitOfWork, type EntityManager } from "../database";
+import {
+  LockMode,
+  OptimisticLockError,
+  fresh,
+  unitOfWork,
+  withConnection,
+  type EntityManager,
+} from "../database";
 import { BriefingEntity, BriefingTemplate, DashboardEntity, Person, RoomBoard } from "../entities";
 import { isoText } from "./instants";
 
@@ -44,6 +51,21 @@ const loadAll = (em: EntityManager, where: object) =>
     { ...where, deletedAt: null },
     { populate: ["owner"], orderBy: { updatedAt: "desc", id: "desc" }, limit: 500 },
   );
+
+const SUBJECTS: Readonly<Record<BriefingKind, string>> = {
+  project: "projects",
+  sprint: "sprints",
+  release: "releases",
+  team: "teams",
+  filter: "saved_filters",
+};
+
+/** Whether the thing that a briefing is of is there at all, whoever may see it. */
+export const isThere = (em: EntityManager, kind: BriefingKind, id: number): Promise<boolean> =>
+  withConnection(em, async (client) => {
+    const { rowCount } = await client.query(`SELECT FROM ${SUBJECTS[kind]} WHERE id = $1`, [id]);
+    return Boolean(rowCount);
+  });
 
 /** Those of one thing, or all; the latest first. */
 export const briefingRows = async (

@@ -24,6 +24,7 @@ import {
   briefingRows,
   changeBriefing,
   frozenBefore,
+  isThere,
   loadBriefing,
   putTemplate,
   removeBriefing,
@@ -49,8 +50,19 @@ function nameOf({ view }: Desk, kind: BriefingKind, target: number): string | nu
   return view.catalog.names.find(kind, target)?.label ?? null;
 }
 
-/** What somebody sees: who sees the same reads the same figures. */
+type Ids = readonly number[] | null;
+
+/** What somebody sees: of which projects, and of which of them the money; null is all. */
 const sightOf = ({ viewer, view }: Desk): string => JSON.stringify([viewer.visible, view.money]);
+
+/** Whether somebody sees all that a maker saw: then they read what was kept. */
+function seesAsMuch(desk: Desk, sight: string | null): boolean {
+  if (sight === null) return false;
+  const covers = (own: Ids, theirs: Ids): boolean =>
+    own === null || (theirs !== null && theirs.every((id) => own.includes(id)));
+  const [visible, money] = JSON.parse(sight) as [Ids, Ids];
+  return covers(desk.viewer.visible, visible) && covers(desk.view.money, money);
+}
 
 const roleOf = (viewer: Viewer): Reader => (viewer.isClient ? "client" : viewer.role);
 
@@ -63,11 +75,17 @@ const mayChange = (
     row.ownerId === viewer.person ||
     (row.kind === "project" && viewer.manages.includes(row.target)));
 
-/** A briefing is read by who sees what it is of; one whose subject is gone by who made it, and administrators. */
-const mayRead = (desk: Desk, row: BriefingRow): boolean =>
-  nameOf(desk, row.kind, row.target) !== null ||
-  (row.frozenOn !== null && mayChange(desk.viewer, row) && desk.viewer.visible === null) ||
-  (row.frozenOn !== null && row.ownerId === desk.viewer.person);
+/**
+ * A briefing is read by who sees what it is of; of a team by those who work here. A frozen one whose subject is gone, and not
+ * only hidden from them, is read on by who made it and by administrators.
+ */
+async function mayRead(em: EntityManager, desk: Desk, row: BriefingRow): Promise<boolean> {
+  const { viewer } = desk;
+  if (row.kind === "team" && viewer.isClient) return false;
+  if (nameOf(desk, row.kind, row.target) !== null) return true;
+  const isTheirs = row.ownerId === viewer.person || viewer.role === "administrator";
+  return row.frozenOn !== null && isTheirs && !(await isThere(em, row.kind, row.target));
+}
 
 const lineOf = (row: BriefingRow, desk: Desk): BriefingLine => ({
   id: row.id,
@@ -87,17 +105,19 @@ export async function listBriefings(
   of?: { readonly kind: BriefingKind; readonly target: number } | undefined,
 ): Promise<BriefingLine[]> {
   const rows = await briefingRows(em, of);
-  return rows.filter((row) => mayRead(desk, row)).map((row) => lineOf(row, desk));
+  const lines: BriefingLine[] = [];
+  for (const row of rows) if (await mayRead(em, desk, row)) lines.push(lineOf(row, desk));
+  return lines;
 }
 
 export async function mayReadBriefing(em: EntityManager, desk: Desk, id: number): Promise<boolean> {
   const row = await loadBriefing(em, id);
-  return row !== null && mayRead(desk, row);
+  return row !== null && mayRead(em, desk, row);
 }
 
 async function readable(em: EntityManager, desk: Desk, id: number): Promise<BriefingRow> {
   const row = await loadBriefing(em, id);
-  if (!row || !mayRead(desk, row)) throw nothingHere();
+  if (!row || !(await mayRead(em, desk, row))) throw nothingHere();
   return row;
 }
 
@@ -168,7 +188,7 @@ export async function showBriefing(
     isGone,
   };
   const keptParts = row.kept?.parts.filter((part) => ids.has(part.id)) ?? [];
-  const isSame = row.frozenFor === sightOf(desk) || row.ownerId === viewer.person;
+  const isSame = seesAsMuch(desk, row.frozenFor);
   if (row.kept && isGone)
     return {
       ...common,
