@@ -82,6 +82,10 @@ export const Columns = styled.div<{ $even?: boolean }>`
 `;
 
 export const Ground = styled.section<{ $on?: "salt" | "tide" | "plain" }>`
+  li a {
+    text-decoration: underline;
+    text-underline-offset: 3px;
+  }
   background: ${(p) => (p.$on === "plain" ? "none" : `var(--${p.$on ?? "salt"})`)};
   padding: ${(p) => (p.$on === "plain" ? "0" : "12px 16px 14px")};
   min-width: 0;
