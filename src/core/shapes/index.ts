@@ -58,6 +58,5 @@ export const shapes = {
 export type ShapeId = keyof typeof shapes;
 /** Shapes of figures; the others show records. */
 export type DrawnShapeId = Exclude<ShapeId, "list" | "timeline">;
-export const isDrawnShape = (id: ShapeId): id is DrawnShapeId => id !== "list" && id !== "timeline";
 export const SHAPE_IDS = Object.keys(shapes) as [ShapeId, ...ShapeId[]];
 export { poorFor, whyNot, type Drawable, type Shape, type ShapeInput } from "./defineShape";

@@ -5,7 +5,6 @@ import type { Drawable, Report } from "@/core/kinds";
 import styled from "styled-components";
 import type { Dress } from "@/core/definition";
 import type { Mark, Said } from "@/core/figure";
-import { isDrawnShape } from "@/core/shapes";
 
 import { Chart, FigureTable, markId, type ChartProps, type DayFlag } from "../charts";
 import { Rename } from "./later";
@@ -96,8 +95,9 @@ export function FigureBody({
     />
   );
   const { shape } = report;
-  if ((asTable || !shape || !isDrawnShape(shape)) && table) return table;
-  if (!shape || !isDrawnShape(shape)) return null;
+  const isDrawn = shape && shape !== "list" && shape !== "timeline";
+  if ((asTable || !isDrawn) && table) return table;
+  if (!isDrawn) return null;
   const ends = shownKindOf(report).ends?.(report);
   const chart = (
     <Chart
