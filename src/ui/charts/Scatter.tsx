@@ -2,7 +2,8 @@
 import { CartesianGrid, Scatter as Points, ScatterChart, XAxis, YAxis, ZAxis } from "recharts";
 import { Fitted } from "./Fitted";
 import type { Figure } from "@/core/figure";
-import { type Drawn, fill, isLit, labelsThatFit, opens, shortNumber, ticksAround } from "./drawing";
+import { type Drawn, fill, isLit, opens, shortNumber } from "./drawing";
+import { labelsThatFit, ticksAround } from "./around";
 
 /** The usual ground in px, by which names are found a place. */
 const USUAL = { width: 640, height: 290 };

@@ -1,6 +1,7 @@
 import { formatHex, interpolate, wcagContrast } from "culori";
 import fc from "fast-check";
-import { depthOf, inkOfShare, inkOn, labelsThatFit, markId, ticksAround, ticksTo } from "./drawing";
+import { depthOf, inkOfShare, inkOn, markId, ticksTo } from "./drawing";
+import { labelsThatFit, ticksAround } from "./around";
 import { day, night } from "../tokens";
 
 describe("axes", () => {

@@ -120,7 +120,7 @@ export function ProjectRoom({ project: given, boards, offered, role, mayKeep }: 
           </TabList>
           <span className="end">{seenBy(project)}</span>
         </Leaves>
-        <TabPanel id={leaf}>
+        <TabPanel key={leaf} id={leaf}>
           {error && !data ? (
             <Empty says={error.message} />
           ) : !data ? (

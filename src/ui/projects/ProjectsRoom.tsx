@@ -94,7 +94,7 @@ export function ProjectsRoom({ today, healthWords, mayRemind }: ProjectsRoomProp
           {all && <Strip all={all} narrowing={narrowing} onNarrow={setNarrowing} />}
           {stood && <span className="end">as it stood on {dayText(stood)}</span>}
         </Leaves>
-        <TabPanel id={leaf}>
+        <TabPanel key={leaf} id={leaf}>
           {error && !data ? (
             <Empty says={error.message} />
           ) : !all || !rows ? (

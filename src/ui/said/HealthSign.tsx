@@ -15,8 +15,13 @@ export function HealthSign({
 }) {
   const path = place === null || place < 0 ? null : ([FLAT, WAVES][place] ?? BREAKING);
   return (
-    <svg width={24} height={16} viewBox="0 0 24 16" role="img" aria-label={label}>
-      <title>{label}</title>
+    <svg
+      width={24}
+      height={16}
+      viewBox="0 0 24 16"
+      {...(label ? { role: "img", "aria-label": label } : { "aria-hidden": true })}
+    >
+      {label && <title>{label}</title>}
       {path ? (
         <path d={path} fill="none" stroke="currentColor" strokeWidth={2.2} strokeLinecap="round" />
       ) : (
