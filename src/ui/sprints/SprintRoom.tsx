@@ -44,11 +44,11 @@ import {
   type RoomFacts,
   useDayNotes,
 } from "../report";
-import { Account } from "./Account";
 import { useForecast } from "./useForecast";
 import { Grounds, Leaves } from "./sprintStyle";
 import { cumulativeFlow } from "./sprintReports";
 
+const Account = later(() => import("./Account"), "Account");
 const OtherFigure = later(() => import("./OtherFigure"), "OtherFigure");
 const LeftOut = later(() => import("./LeftOut"), "LeftOut");
 const Forecast = later(() => import("./Forecast"), "Forecast");
