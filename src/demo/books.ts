@@ -3,8 +3,9 @@ import {
   addDays,
   addMonths,
   instantText,
-  isoWeekOf,
+  mondayOf,
   startOfDay,
+  weekName,
   weekdayOf,
   type Day,
 } from "@/core/time";
@@ -321,22 +322,12 @@ const SAID: Readonly<Record<string, readonly [done: string, next: string, worry:
 
 /** Eight weeks of words, the last that is over at the end; who is silent has none. */
 function words({ project, manager, words: healths }: Told, today: Day): string[][] {
-  const monday = addDays(today, 1 - weekdayOf(today));
+  const monday = mondayOf(today);
   return healths.flatMap((health, i) => {
     if (health === null) return [];
     const begins = addDays(monday, -7 * (healths.length - i));
-    const { year, week } = isoWeekOf(begins);
     const handedIn = instantText(startOfDay(addDays(begins, 4), ZONE) + 15 * 3_600_000_000);
-    return [
-      [
-        project,
-        manager,
-        `${year}-W${String(week).padStart(2, "0")}`,
-        health,
-        ...SAID[health],
-        handedIn,
-      ],
-    ];
+    return [[project, manager, weekName(begins), health, ...SAID[health], handedIn]];
   });
 }
 

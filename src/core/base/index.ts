@@ -1,6 +1,7 @@
 export * from "./problem";
 export * from "./nearest";
 export * from "./compare";
+export * from "./currency";
 export * from "./integer";
 export * from "./number";
 export * from "./isFound";

@@ -2,5 +2,5 @@
 export * from "./text";
 export type { BriefingPart, BriefingPlace } from "./part";
 export { BRIEFING_KINDS, partsOf, partTitle, type BriefingKind } from "./parts";
-export { moneyWords, currencySign, fullMonth } from "./words";
-export { placesIn, isTooLong, LONGEST_WORDS } from "./ownWords";
+export { fullMonth } from "./words";
+export { isTooLong } from "./ownWords";

@@ -2,17 +2,17 @@ import type { Run } from "./text";
 
 /** Words written by hand, with figures in them: a place is a sentence in braces. */
 
-export const LONGEST_WORDS = 6_000;
+const LONGEST_WORDS = 6_000;
 const MOST_PLACES = 12;
 const PLACE = /\{([^{}]+)\}/g;
 
 /** The sentences in some words, in their order. */
 export const placesIn = (words: string): readonly string[] =>
-  [...words.matchAll(PLACE)].map((match) => match[1].trim()).slice(0, MOST_PLACES);
+  [...words.matchAll(PLACE)].map((match) => match[1].trim());
 
 /** Whether some words hold more than can be kept or asked at once. */
 export const isTooLong = (words: string): boolean =>
-  words.length > LONGEST_WORDS || [...words.matchAll(PLACE)].length > MOST_PLACES;
+  words.length > LONGEST_WORDS || placesIn(words).length > MOST_PLACES;
 
 /** The paragraphs of some words, each as runs. @param figureOf the figure of a sentence, by its place */
 export function runsOf(

@@ -5,11 +5,11 @@ import type { Viewpoint } from "../relation";
 import { bind, compile, sql } from "../sql";
 import { addDays, endOfDay, localDay, type Day } from "../time";
 import { planAnswers, planTold } from "./planTold";
-import { runsOf } from "./ownWords";
-import { MONEY_HIDDEN, type BriefingPart, type BriefingPlace } from "./part";
+import { placesIn, runsOf } from "./ownWords";
+import type { BriefingPart, BriefingPlace } from "./part";
 import { partsOf, type BriefingKind } from "./parts";
 import { showing } from "./project/asked";
-import { figuresIn, plainText, type Block, type Run } from "./text";
+import { isFigure, plainText, type Block, type Run } from "./text";
 import { fromTogether, togetherOf } from "./together";
 import type { Answers, Told } from "./told";
 
@@ -94,18 +94,10 @@ function* writePart(
     ? [{ kind: "drawing", title: called, says: stoodText(draws, stood) }]
     : [];
   if (words === undefined) {
-    const blocks = [...generated, ...drawing];
-    return blocks.length
-      ? { id, title: called, blocks, wouldSay: null, madeText }
-      : made?.always
-        ? {
-            id,
-            title: called,
-            blocks: [{ kind: "note", words: made.always }],
-            wouldSay: null,
-            madeText,
-          }
-        : null;
+    const said = [...generated, ...drawing];
+    const silent: Block[] = made?.always ? [{ kind: "note", words: made.always }] : [];
+    const blocks = said.length ? said : silent;
+    return blocks.length ? { id, title: called, blocks, wouldSay: null, madeText } : null;
   }
   const own = yield* ownBlocks(words, view, stood);
   return {
@@ -129,11 +121,7 @@ function* generate(part: BriefingPart, { place, view, stood, together }: Asking)
   const lost = Object.values(answers).find((told) => told.gone !== null);
   // What cannot be asked in this workspace is no nought.
   if (lost) return [{ kind: "note", words: `It cannot be asked here: ${lost.gone}.` }];
-  const blocks = part.write(answers, place);
-  const hides = blocks.filter((block) => block === MONEY_HIDDEN).length > 1;
-  return blocks
-    .filter((block, i) => !hides || block !== MONEY_HIDDEN || blocks.indexOf(block) === i)
-    .map((block) => asStood(block, stood));
+  return part.write(answers, place).map((block) => asStood(block, stood));
 }
 
 /** Of a frozen briefing every sentence behind a figure asks for the day that it stands at. */
@@ -143,7 +131,7 @@ function asStood(block: Block, stood: Day | null): Block {
   return {
     ...block,
     runs: block.runs.map((run) =>
-      typeof run === "object" && "key" in run ? { ...run, says: stoodText(run.says, stood) } : run,
+      isFigure(run) ? { ...run, says: stoodText(run.says, stood) } : run,
     ),
   };
 }
@@ -154,12 +142,7 @@ const stoodText = (says: string, stood: Day | null): string =>
 /** Words of one's own, with their figures as they are now. */
 function* ownBlocks(words: string, view: Viewpoint, stood: Day | null): Plan<Block[]> {
   const told: Told[] = [];
-  const sentences: string[] = [];
-  runsOf(words, (says) => {
-    sentences.push(says);
-    return "";
-  });
-  for (const says of sentences) told.push(yield* planTold(says, view, stood));
+  for (const says of placesIn(words)) told.push(yield* planTold(says, view, stood));
   return runsOf(words, (says, i): Run => {
     const { words: figure, isHidden, gone } = told[i];
     const of = { key: `own ${i}`, says: stoodText(says, stood) };
@@ -204,11 +187,3 @@ function* budgetAfter(project: number, day: Day): Plan<BriefingPlace["budgetToCo
   const [first] = rows;
   return first ? { on: first[0]!, to: first[1]! } : null;
 }
-
-/** What every figure of a briefing reads, by part and figure. */
-export const readingsOf = (parts: readonly WrittenPart[]): ReadonlyMap<string, string> =>
-  new Map(
-    parts.flatMap((part) =>
-      figuresIn(part.blocks).map((figure) => [`${part.id}/${figure.key}`, figure.words] as const),
-    ),
-  );

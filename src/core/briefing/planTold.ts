@@ -2,6 +2,7 @@ import { Exact, hoursWords, numberText } from "../base";
 import { lastOf, type FieldPath } from "../catalog";
 import { cellWords } from "../figure";
 import { findPlainMeasure } from "../definition";
+import { allOfParts, topParts, type Condition } from "../filter";
 import { checkReport, parseSentence, type Report } from "../kinds";
 import {
   answerOfCount,
@@ -43,33 +44,66 @@ export function* planAnswers(
   return answers;
 }
 
-/**
- * @param stood the day that everything is asked of, where a sentence names none itself
- * @param most how many records of a list are told one by one
- */
+/** What is asked beside a sentence. */
+export interface Beside {
+  /** How many records of a list are told one by one. */
+  readonly most?: number;
+  /** A condition more, for what would be too long to be said. */
+  readonly where?: Condition;
+}
+
+/** @param stood the day that everything is asked of, where a sentence names none itself */
 export function* planTold(
   says: string,
   view: Viewpoint,
   stood: string | null,
-  most = MOST_ROWS,
+  { most = MOST_ROWS, where }: Beside = {},
 ): Plan<Told> {
   const parsed = parseSentence(says, view);
   if (!parsed.ok) return { ...NOTHING, says, gone: parsed.problems[0].message };
-  const report = stood && !parsed.value.stood ? { ...parsed.value, stood } : parsed.value;
+  const report = asked(parsed.value, stood, where);
   const [problem] = checkReport(report, view);
   if (problem) return { ...NOTHING, says, gone: problem.message };
-  const asked = viewOf(report, view);
-  if (isHidden(report, view)) return { ...NOTHING, says, isHidden: true };
-  if (report.kind === "list") return yield* listed(says, report, asked, most);
-  if (report.kind === "count") return yield* countedOf(says, report, asked);
-  return { ...NOTHING, says, gone: "A text tells lists and counts; this is drawn." };
+  const sight = moneyOf(report, view);
+  if (sight === "none") return { ...NOTHING, says, isHidden: true };
+  const then = viewOf(report, view);
+  if (report.kind !== "list" && report.kind !== "count")
+    return { ...NOTHING, says, gone: "A text tells lists and counts; this is drawn." };
+  const told =
+    report.kind === "list"
+      ? yield* listed(says, report, then, most)
+      : yield* countedOf(says, report, then);
+  return sight === "some"
+    ? { ...told, words: `${told.words} (money of your projects only)` }
+    : told;
 }
 
-/** Whether a report counts money that the viewer sees none of: of the project that they are at, or of any. */
-function isHidden(report: Report, { money, here, catalog }: Viewpoint): boolean {
-  if (money === null || !countsMoney(report, catalog)) return false;
-  return here?.thing === "project" ? !money.includes(here.id) : money.length === 0;
+/** A report as it stood on a day, where it names none itself, and with a condition more. */
+function asked(report: Report, stood: string | null, where: Condition | undefined): Report {
+  const then = stood && !report.stood ? { ...report, stood } : report;
+  if (!where || (then.kind !== "list" && then.kind !== "count")) return then;
+  const all = allOfParts([...topParts(then.where), where]);
+  return all ? { ...then, where: all } : then;
 }
+
+/** How much of the money that a report counts the viewer sees: of the project that it is of, or else of any. */
+function moneyOf(report: Report, { money, here, catalog }: Viewpoint): "all" | "some" | "none" {
+  if (money === null || !countsMoney(report, catalog)) return "all";
+  if (money.length === 0) return "none";
+  if (here?.thing !== "project" || !isOf(report, here.id)) return "some";
+  return money.includes(here.id) ? "all" : "none";
+}
+
+/** Whether a report is of one project alone. */
+const isOf = (report: Report, project: number): boolean =>
+  "where" in report &&
+  topParts(report.where).some(
+    (part) =>
+      part.kind === "test" &&
+      part.field.join() === "project" &&
+      part.operator === "is" &&
+      part.values.some((value) => value.kind === "thing" && value.id === project),
+  );
 
 function* listed(
   says: string,

@@ -1,5 +1,5 @@
 import type { Decimal } from "decimal.js";
-import { Exact, groupedDigits, numberText } from "../base";
+import { currencySign, decimalsOf, Exact, groupedDigits, numberText } from "../base";
 import { monthName, type Day } from "../time";
 import type { Run } from "./text";
 
@@ -19,29 +19,6 @@ const MONTHS = [
   "November",
   "December",
 ];
-
-const formatOf = (currency: string) =>
-  new Intl.NumberFormat("en", { style: "currency", currency, currencyDisplay: "narrowSymbol" });
-
-/** "€"; a currency that nobody knows stands as it is written, with a space. */
-export function currencySign(currency: string): string {
-  try {
-    const sign = formatOf(currency)
-      .formatToParts(0)
-      .find((part) => part.type === "currency")!.value;
-    return /[A-Za-z]$/.test(sign) ? `${sign} ` : sign;
-  } catch {
-    return `${currency} `;
-  }
-}
-
-function decimalsOf(currency: string): number {
-  try {
-    return formatOf(currency).resolvedOptions().maximumFractionDigits ?? 2;
-  } catch {
-    return 2;
-  }
-}
 
 /**
  * An amount as in entries: "€1 617.50", "−€60.00".

@@ -5,16 +5,6 @@ import type { CellKind, LimitedNumber } from "./model";
 /** A cell as read: null for empty. Numbers are decimal texts, instants µs, lists arrays. */
 export type CellValue = string | number | readonly string[] | null;
 
-/** Decimals of the minor unit of a currency; two of one that nobody knows. */
-export function decimalsOf(currency: string): number {
-  try {
-    const format = new Intl.NumberFormat("en", { style: "currency", currency });
-    return format.resolvedOptions().maximumFractionDigits ?? 2;
-  } catch {
-    return 2;
-  }
-}
-
 /**
  * Reads one cell.
  * @param minorUnit decimals of the workspace's currency

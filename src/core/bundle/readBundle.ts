@@ -1,8 +1,8 @@
-import { folded } from "../base";
+import { decimalsOf, folded } from "../base";
 import { itemFields, readMoneyRules, type MoneyRules } from "../catalog";
 import type { WorkCalendar } from "../time";
 import { readCalendar } from "./calendar";
-import { decimalsOf, readCell, type CellValue } from "./cells";
+import { readCell, type CellValue } from "./cells";
 import { proposeType, readFieldType, type CustomType } from "./customFields";
 import {
   columnsOf,

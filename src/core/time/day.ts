@@ -27,6 +27,22 @@ export function isoWeekOf(day: Day): { year: number; week: number } {
   return { year, week };
 }
 
+/** The Monday of the ISO week of a day. */
+export const mondayOf = (day: Day): Day => addDays(day, 1 - weekdayOf(day));
+
+/** "2026-W47": the ISO week of a day. */
+export function weekName(day: Day): string {
+  const { year, week } = isoWeekOf(day);
+  return `${year}-W${String(week).padStart(2, "0")}`;
+}
+
+/** The Monday that a week begins with; null where that year has no such week. */
+export function mondayOfWeek(name: string): Day | null {
+  const [year, week] = name.split("-W").map(Number);
+  const monday = addDays(mondayOf(dayOf(year, 1, 4)), 7 * (week - 1));
+  return weekName(monday) === name ? monday : null;
+}
+
 const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
 export const WEEKDAYS = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
 export const monthName = (day: Day): string => MONTHS[Number(day.slice(5, 7)) - 1];

@@ -60,5 +60,7 @@ export const Reminder = defineEntity({
     person: p.manyToOne(Person).primary(),
     by: p.manyToOne(Person),
     at: filled(),
+    /** Nothing: it is on its way, or whoever sent it died. */
+    sentAt: p.datetime().nullable(),
   },
 });

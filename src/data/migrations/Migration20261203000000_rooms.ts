@@ -66,6 +66,7 @@ export class Migration20261203000000_rooms extends Migration {
          person_id int NOT NULL REFERENCES people ON DELETE CASCADE,
          by_id int NOT NULL REFERENCES people ON DELETE CASCADE,
          at timestamptz NOT NULL DEFAULT now(),
+         sent_at timestamptz,
          PRIMARY KEY (project_id, week, person_id))`,
     );
     this.addSql(

@@ -1,11 +1,6 @@
 import type { PoolClient } from "pg";
-import {
-  decimalsOf,
-  type ReadBundle,
-  type ReadRow,
-  type RefType,
-  type TableId,
-} from "@/core/bundle";
+import { decimalsOf } from "@/core/base";
+import type { ReadBundle, ReadRow, RefType, TableId } from "@/core/bundle";
 import type { Stage } from "@/core/catalog";
 import { instantText, type Instant } from "@/core/time";
 import { Identities } from "./identities";

@@ -1,8 +1,9 @@
 import type { MilestoneLine, ProgressLine } from "@/contract/projects";
 import type { Instant } from "@/core/time";
-import { inTransaction, unitOfWork, withConnection, type EntityManager } from "../database";
+import { fresh, inTransaction, unitOfWork, withConnection, type EntityManager } from "../database";
 import { Reminder } from "../entities";
 import { notePresence, touchRecords } from "./histories";
+import { isoText } from "./instants";
 
 /** What is kept of a project by hand: how far it is, its milestones, and what is said of it week by week. */
 
@@ -200,35 +201,62 @@ export interface ReminderRow {
   readonly at: string;
 }
 
+/** The reminders of some projects that were sent. */
 export async function remindersOf(
   em: EntityManager,
   projects: readonly number[],
 ): Promise<ReminderRow[]> {
-  const session = em.fork() as EntityManager;
-  const found = await session.find(Reminder, { projectId: { $in: [...projects] } });
-  return found.map(({ projectId, week, at }) => ({
-    project: projectId,
-    week,
-    at: new Date(at as never).toISOString(),
-  }));
+  const found = await fresh(em).find(Reminder, {
+    projectId: { $in: [...projects] },
+    sentAt: { $ne: null },
+  });
+  return found.flatMap(({ projectId, week, sentAt }) =>
+    sentAt ? [{ project: projectId, week, at: isoText(sentAt) }] : [],
+  );
 }
 
-/** Notes that somebody was reminded of a week; false where they were before. */
-export const addReminder = (
+export interface ReminderKey {
+  readonly project: number;
+  readonly week: string;
+  readonly person: number;
+}
+
+const reminderKey = ({ project, week, person }: ReminderKey) => ({
+  projectId: project,
+  week,
+  person,
+});
+
+/**
+ * Takes it on to remind somebody of a week: one at a time, and what somebody left half-done for a minute can be taken on again.
+ * @returns false where they were reminded before, or are being so
+ */
+export const takeReminder = (
   em: EntityManager,
-  given: {
-    readonly project: number;
-    readonly week: string;
-    readonly person: number;
-    readonly by: number;
-  },
+  key: ReminderKey,
+  by: number,
+  now: Date,
 ): Promise<boolean> =>
+  withConnection(em, async (client) => {
+    const { rowCount } = await client.query(
+      `INSERT INTO reminders (project_id, week, person_id, by_id, at) VALUES ($1, $2, $3, $4, $5)
+       ON CONFLICT (project_id, week, person_id) DO UPDATE SET by_id = excluded.by_id, at = excluded.at
+       WHERE reminders.sent_at IS NULL AND reminders.at < excluded.at - interval '1 minute'`,
+      [key.project, key.week, key.person, by, now],
+    );
+    return Boolean(rowCount);
+  });
+
+/** It was sent. */
+export const reminderSent = (em: EntityManager, key: ReminderKey, now: Date): Promise<void> =>
   unitOfWork(em, async (unit) => {
-    const key = { projectId: given.project, week: given.week, person: given.person };
-    if (await unit.findOne(Reminder, key)) return false;
-    unit.create(Reminder, { ...key, by: given.by });
-    await unit.flush();
-    return true;
+    await unit.nativeUpdate(Reminder, reminderKey(key), { sentAt: now });
+  });
+
+/** It was not sent: somebody may try again. */
+export const dropReminder = (em: EntityManager, key: ReminderKey): Promise<void> =>
+  unitOfWork(em, async (unit) => {
+    await unit.nativeDelete(Reminder, reminderKey(key));
   });
 
 export async function mailOf(

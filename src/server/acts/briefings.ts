@@ -1,16 +1,15 @@
 import type { briefingActs as contracts } from "@/contract/briefings";
+import { listBriefings, showBriefing } from "../briefings/briefings";
 import {
   countAgain,
   dropBriefing,
   dropTemplate,
   freezeBriefing,
-  listBriefings,
   listTemplates,
   newBriefing,
   saveBriefing,
   saveTemplate,
-  showBriefing,
-} from "../briefings/briefings";
+} from "../briefings/writing";
 import { settled } from "../refused";
 import type { ActsOf } from "./act";
 

@@ -43,8 +43,9 @@ export const projectActs: ActsOf<typeof contracts> = {
   },
   owed: { run: ({ em, desk }, { project }) => listOwed(em, desk, project) },
   remind: {
-    changes: true,
-    run: async ({ em, desk }, { project, week }) => settled(await remind(em, desk, project, week)),
+    // Each of its steps is a unit of its own: no connection waits for the mail server.
+    run: async ({ em, desk, clock }, { project, week }) =>
+      settled(await remind(em, clock, desk, project, week)),
   },
   setRoomBoard: {
     changes: true,

@@ -2,7 +2,7 @@ import type { Bookable, HoursDay, HoursLine, HoursWeek } from "@/contract/hours"
 import { fine, refused, type Result } from "@/core/base";
 import type { ListReport } from "@/core/kinds";
 import { planRecords } from "@/core/kinds/planned";
-import { addDays, longDayText, parseInstant, type Day } from "@/core/time";
+import { addDays, longDayText, mondayOf, parseInstant, type Day } from "@/core/time";
 import {
   bookMinutes,
   entriesOf,
@@ -14,7 +14,7 @@ import {
 } from "@/data";
 import type { Clock } from "../clock";
 import { Refused } from "../refused";
-import { mondayOf, todayOf } from "../projects/records";
+import { todayOf } from "../projects/records";
 import { tell } from "../projects/tell";
 import type { Desk } from "../viewer/viewpoint";
 

@@ -10,7 +10,8 @@ import type { Drawer } from "../exports/exportReport";
 import { loadReport } from "../library/reports";
 import { ownAddress } from "../render/chromium";
 import { askFigure } from "../reports/room";
-import { briefingText, mayReadBriefing, showBriefing } from "../briefings/briefings";
+import { briefingText, showBriefing } from "../briefings/briefings";
+import { mayReadBriefing } from "../briefings/rights";
 import { deskOf, type Desk } from "../viewer/viewpoint";
 
 export interface Letter {

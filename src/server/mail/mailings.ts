@@ -17,7 +17,7 @@ import {
 import type { Clock } from "../clock";
 import { loadDashboard } from "../dashboards/dashboards";
 import type { Drawer } from "../exports/exportReport";
-import { mayReadBriefing } from "../briefings/briefings";
+import { mayReadBriefing } from "../briefings/rights";
 import { deliverAll, lastWords } from "./deliver";
 import { mayBuild } from "../library/kept";
 import { loadReport } from "../library/reports";

@@ -12,7 +12,8 @@ import type { Clock } from "../clock";
 import { settled } from "../refused";
 import { todayOf } from "./records";
 import { deskOf } from "../viewer/viewpoint";
-import { freezeBriefing, newBriefing, saveBriefing, showBriefing } from "../briefings/briefings";
+import { showBriefing } from "../briefings/briefings";
+import { freezeBriefing, newBriefing, saveBriefing } from "../briefings/writing";
 
 const OWN = [
   "We take the second docking whatever happens; without it we lose the yard until spring. Today ",

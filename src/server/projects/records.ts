@@ -1,6 +1,6 @@
 import type { MilestoneLine, OwedLine, ProgressLine, WordLine } from "@/contract/projects";
 import { fine, refused, type Problem, type Result } from "@/core/base";
-import { addDays, isoWeekOf, localDay, weekdayOf, type Day } from "@/core/time";
+import { addDays, localDay, mondayOf, mondayOfWeek, weekName, type Day } from "@/core/time";
 import {
   milestonesOf,
   progressOf,
@@ -33,23 +33,6 @@ function leading(desk: Desk, project: number): void {
 }
 
 export const todayOf = ({ view }: Desk): Day => localDay(view.now, view.calendar.zone);
-
-/** The Monday of the ISO week of a day. */
-export const mondayOf = (day: Day): Day => addDays(day, 1 - weekdayOf(day));
-
-/** "2026-W47". */
-export function weekName(day: Day): string {
-  const { year, week } = isoWeekOf(day);
-  return `${year}-W${String(week).padStart(2, "0")}`;
-}
-
-/** The Monday that a week begins with; null where that year has no such week. */
-export function mondayOfWeek(week: string): Day | null {
-  const [year, number] = week.split("-W").map(Number);
-  const first = mondayOf(`${String(year).padStart(4, "0")}-01-04`);
-  const monday = addDays(first, 7 * (number - 1));
-  return weekName(monday) === week ? monday : null;
-}
 
 export async function listMilestones(
   em: EntityManager,

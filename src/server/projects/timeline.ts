@@ -1,6 +1,6 @@
 import type { ShownTimeline, TimelinePart } from "@/contract/projects";
 import type { ToldRow } from "@/core/briefing/planned";
-import { nameText } from "@/core/sentence";
+import type { Condition } from "@/core/filter";
 import { addDays, localDay, parseInstant, type Day } from "@/core/time";
 import { firstDues, holidaysIn, type EntityManager } from "@/data";
 import type { Desk } from "../viewer/viewpoint";
@@ -32,16 +32,21 @@ export async function showTimeline(
     off: [1, 2, 3, 4, 5, 6, 7].filter((day) => !workingDays.includes(day)),
   };
   if (known.length === 0) return { projects: [], holds: [], more: 0, ...common };
-  const among = `where project is any of (${known.map(({ label }) => nameText(label)).join(", ")})`;
-  const told = (says: string) => tell(em, view, says, stood, MOST_BARS);
+  const among: Condition = {
+    kind: "test",
+    field: ["project"],
+    operator: "isAnyOf",
+    values: known.map(({ id }) => ({ kind: "thing", thing: "project", id })),
+  };
+  const told = (says: string) => tell(em, view, says, stood, { most: MOST_BARS, where: among });
   const plans = await told(
-    `list projects ${among} showing project, starts, ends, started, finished, actual percent sorted by starts`,
+    "list projects showing project, starts, ends, started, finished, actual percent sorted by starts",
   );
   const milestones = await told(
-    `list milestones ${among} showing project, name, baseline, due, reached sorted by due`,
+    "list milestones showing project, name, baseline, due, reached sorted by due",
   );
   const items = await told(
-    `list items ${among} and due is not empty showing key, title, project, created, started, finished, due sorted by due`,
+    "list items where due is not empty showing key, title, project, started, finished, due sorted by due",
   );
   const first = await firstDues(
     em,

@@ -4,7 +4,7 @@ import { ChevronLeft, ChevronRight } from "lucide-react";
 import { useState } from "react";
 import styled from "styled-components";
 import type { Bookable, HoursLine, HoursWeek } from "@/contract/hours";
-import { addDays, daysText, weekdayOf, type Day } from "@/core/time";
+import { addDays, daysText, mondayOf, type Day } from "@/core/time";
 import {
   ask,
   AskProblem,
@@ -48,8 +48,6 @@ interface AskedBack {
   readonly says: string;
   readonly meant: () => Promise<void>;
 }
-
-const mondayOf = (day: Day): Day => addDays(day, 1 - weekdayOf(day));
 
 /** A week of one's own hours on one page; each cell keeps itself as it is left. */
 export function HoursRoom({ today }: { today: Day }) {

@@ -1,4 +1,4 @@
-import { addDays, dayText, weekdayOf, type Day } from "@/core/time";
+import { addDays, dayText, mondayOf, type Day } from "@/core/time";
 import type { CountAnswer } from "@/core/kinds";
 
 /** How much of a person's working time is booked, week by week. */
@@ -18,7 +18,7 @@ const WEEKS = 8;
 
 /** The sentence that asks it: this week and seven more. */
 export function bookedSays(today: Day): string {
-  const monday = addDays(today, 1 - weekdayOf(today));
+  const monday = mondayOf(today);
   return `sum of worked, sum of capacity of person days where date during ${monday} to ${addDays(monday, WEEKS * 7 - 1)} by person split by week of date`;
 }
 

@@ -1,4 +1,4 @@
-import { addDays, numberOfDay, weekdayOf, type Day } from "../../time";
+import { addDays, mondayOf, numberOfDay, type Day } from "../../time";
 import { figure, paragraph, type BriefingPart } from "../part";
 import type { Block, Run } from "../text";
 import type { Told, ToldRow } from "../told";
@@ -44,7 +44,7 @@ function earlier(words: Told, week: Day): Run[] {
 /** Which weeks are owed: the last ones that are over. */
 function owed(silent: number, today: Day): Run[] {
   if (silent === 0) return ["No week is owed since."];
-  const monday = addDays(today, 1 - weekdayOf(today));
+  const monday = mondayOf(today);
   const weeks = Array.from({ length: Math.min(silent, 8) }, (_, i) => addDays(monday, -7 * (i + 1)))
     .reverse()
     .map((day) => [`the week of ${shortDay(day, today)}`]);

@@ -4,7 +4,7 @@ import { useEffect, useState } from "react";
 import { Label, Radio, RadioGroup, TextArea, TextField } from "react-aria-components";
 import styled from "styled-components";
 import type { ShownProject, WordLine } from "@/contract/projects";
-import { addDays, dayText, isoWeekOf, weekdayOf, type Day } from "@/core/time";
+import { addDays, dayText, mondayOf, weekName } from "@/core/time";
 import { ask, AskProblem, Button, Choice, tell } from "../../kit";
 import { HealthSign } from "../../said";
 
@@ -91,12 +91,6 @@ type Draft = Readonly<Record<Part, string>> & { readonly health: string | null }
 const EMPTY: Draft = { health: null, done: "", next: "", worry: "" };
 const MOST_WEEKS = 6;
 
-const mondayOf = (day: Day): Day => addDays(day, 1 - weekdayOf(day));
-function weekOf(day: Day): string {
-  const { year, week } = isoWeekOf(day);
-  return `${year}-W${String(week).padStart(2, "0")}`;
-}
-
 /** A weekly word in a minute, with the week before it beside; what is not handed in yet stays in this browser. */
 export function WordForm({
   project,
@@ -111,12 +105,12 @@ export function WordForm({
   const [begins, setBegins] = useState(monday);
   const [draft, setDraft] = useState<Draft>(EMPTY);
   const [problem, setProblem] = useState<string | null>(null);
-  const week = weekOf(begins);
+  const week = weekName(begins);
   const key = `gt_word_${project.id}_${week}`;
   const mine = words.find((word) => word.isMine && word.week === week);
   useEffect(() => {
     const asked = new URLSearchParams(location.search).get("week");
-    const found = weeks.find((one) => weekOf(one) === asked);
+    const found = weeks.find((one) => weekName(one) === asked);
     if (found) setBegins(found);
   }, []); // eslint-disable-line react-hooks/exhaustive-deps
   useEffect(() => setDraft(keptDraft(key) ?? toldDraft(mine)), [key, mine]);
