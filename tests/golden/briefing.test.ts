@@ -1,5 +1,5 @@
-import { partsOf, plainText } from "@/core/briefing";
-import { planBriefing, type Briefing } from "@/core/briefing/planned";
+import { figuresIn, partsOf, plainText } from "@/core/briefing";
+import { planBriefing, planTold, type Briefing } from "@/core/briefing/planned";
 import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, runPlan, type EntityManager } from "@/data";
 import { dropDatabase, freshDatabase } from "../support/database";
@@ -146,4 +146,40 @@ test("other projects, other words", async () => {
   );
   const timetable = await briefingOn("Winter timetable");
   expect(read(timetable, "verdict")).toBe("Nothing is known of its schedule, cost or health yet.");
+});
+
+/** Sentences that come to one value: a count, or a sum, without groups. */
+const isOneValue = (says: string): boolean => /^(count|sum of) /.test(says) && !/ by /.test(says);
+
+test.each(["ines", "cal", "bram", "gil", "pell"])(
+  "for %s, every figure of every project opens into what comes to it",
+  async (login) => {
+    const desk = await deskFor(em, login, { now: () => NOW });
+    let opened = 0;
+    for (const project of desk.view.catalog.names.list("project")) {
+      const { parts } = await briefingOn(project.label, login);
+      const view = { ...desk.view, here: { thing: "project" as const, id: project.id } };
+      for (const { key, words, says } of parts.flatMap((part) => figuresIn(part.blocks))) {
+        const told = await runPlan(em, planTold(says, view, null));
+        expect([says, told.gone, told.isHidden]).toEqual([says, null, false]);
+        if (!isOneValue(says) || /^(open|overdue)$/.test(key)) continue;
+        expect([key, figureText(told.words)]).toEqual([key, figureText(words)]);
+        opened += 1;
+      }
+    }
+    if (login === "ines") expect(opened).toBeGreaterThan(8);
+  },
+);
+
+/** A plan is written in whole units where it is whole; an entry never is. */
+const figureText = (words: string): string => words.replace(/\.00$/, "");
+
+test("what is only partly theirs to see says so", async () => {
+  const { view } = await deskFor(em, "gil", { now: () => NOW });
+  const told = await runPlan(em, planTold("sum of amount of cost entries", view, null));
+  expect(told.words).toMatch(/money of your projects only/);
+  const own = view.catalog.names.named("project", "New quay")[0];
+  const here = { ...view, here: { thing: "project" as const, id: own.id } };
+  const says = "sum of amount of cost entries where project is this project";
+  expect((await runPlan(em, planTold(says, here, null))).words).not.toMatch(/only/);
 });

@@ -143,7 +143,11 @@ export function BriefingRoom({
     }
   };
   const drop = async () => {
-    await ask("dropBriefing", { id: briefing.id });
+    try {
+      await ask("dropBriefing", { id: briefing.id });
+    } catch (error) {
+      return tell((error as Error).message);
+    }
     tell("The briefing is put away.");
     router.push(backTo(briefing));
   };

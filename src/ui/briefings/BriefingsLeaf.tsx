@@ -53,7 +53,6 @@ const USUAL = "usual";
 interface LeafProps {
   readonly of: { readonly kind: BriefingKind; readonly target: number };
   readonly mayKeep: boolean;
-  readonly role: string;
 }
 
 /** The briefings of one thing, and a new one, from a template or the usual parts. */

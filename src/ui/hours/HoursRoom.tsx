@@ -96,8 +96,15 @@ export function HoursRoom({ today }: { today: Day }) {
     }
   };
   const copyLast = async () => {
-    const before = await ask("hours", { from: addDays(from, -7) });
-    let copied = 0;
+    try {
+      tell(await copied(await ask("hours", { from: addDays(from, -7) })));
+    } catch (problem) {
+      tell((problem as Error).message);
+    }
+  };
+  /** Books what stood in the week before where nothing stands yet. @returns what came of it */
+  const copied = async (before: HoursWeek): Promise<string> => {
+    let count = 0;
     const wrong: string[] = [];
     for (const line of before.lines)
       for (const [i, minutes] of line.minutes.entries()) {
@@ -105,13 +112,11 @@ export function HoursRoom({ today }: { today: Day }) {
         if (minutes === 0 || stands > 0 || addDays(from, i) > today) continue;
         const problem = await book(line, addDays(from, i), minutes, 0);
         if (problem) wrong.push(problem);
-        else copied += 1;
+        else count += 1;
       }
-    tell(
-      copied === 0
-        ? (wrong[0] ?? "Last week has nothing that is not here already.")
-        : `${copied === 1 ? "1 cell was" : `${copied} cells were`} copied from last week; days to come were left.`,
-    );
+    if (count === 0) return wrong[0] ?? "Last week has nothing that is not here already.";
+    const cells = count === 1 ? "1 cell was" : `${count} cells were`;
+    return `${cells} copied from last week; days to come were left.`;
   };
   const add = ({ item, project }: Bookable, billable: boolean) => {
     const line = { item, project, billable };

@@ -74,7 +74,7 @@ interface PortfolioProps {
   readonly mayRemind: boolean;
 }
 
-/** Money against time, the verdict of each project, who is booked, and who has not handed in. */
+/** Money against time and the verdict of each project; as of now, also who is booked and who has not handed in. */
 export function Portfolio({
   rows,
   where,
@@ -132,11 +132,11 @@ export function Portfolio({
           )}
         </div>
         <div>
-          <VerdictTable {...{ sorted, healthWords, today, stood }} />
-          <Owed mayRemind={mayRemind} />
+          <VerdictTable {...{ sorted, healthWords, stood }} />
+          {!stood && <Owed mayRemind={mayRemind} />}
         </div>
       </Columns>
-      <Booked today={today} open={open} />
+      {!stood && <Booked today={today} open={open} />}
     </>
   );
 }
@@ -148,7 +148,6 @@ function VerdictTable({
 }: {
   sorted: readonly PortfolioRow[];
   healthWords: readonly string[];
-  today: Day;
   stood: string;
 }) {
   const { data } = useSaid(NEXT_MILESTONES, stood);

@@ -1,7 +1,7 @@
 "use client";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useRouter } from "next/navigation";
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import { Tab, TabList, TabPanel } from "react-aria-components";
 import type { ShownProject } from "@/contract/projects";
 import type { KeptDashboard } from "@/contract/dashboards";
@@ -18,14 +18,13 @@ import {
   SightLine,
   tell,
   Title,
-  useAddress,
   Waiting,
-  type InAddress,
 } from "../kit";
 import { BriefingsLeaf } from "../briefings";
 import { useSaidOpening } from "../said";
+import { useLeaf } from "./leaf";
 import { Leafed, Leaves } from "./Leaves";
-import { Overview } from "./Overview";
+import { Overview, type LeafProps } from "./Overview";
 
 const Timeline = later(() => import("../timeline"), "Timeline");
 const Money = later(() => import("./Money"), "Money");
@@ -44,13 +43,6 @@ const LEAVES = {
 } as const;
 type Leaf = keyof typeof LEAVES;
 
-const LEAF: InAddress<Leaf> = {
-  name: "leaf",
-  plain: "overview",
-  read: (text) => (text in LEAVES ? (text as Leaf) : "overview"),
-  write: (leaf) => (leaf === "overview" ? null : leaf),
-};
-
 interface ProjectRoomProps {
   readonly project: ShownProject;
   /** The dashboards that it shows, with the rights of the viewer. */
@@ -64,7 +56,7 @@ interface ProjectRoomProps {
 /** One project: how it is, when, what it costs, what is open, what is said of it, and its briefings. */
 export function ProjectRoom({ project: given, boards, offered, role, mayKeep }: ProjectRoomProps) {
   const router = useRouter();
-  const [leaf, setLeaf] = useAddress(LEAF);
+  const [chosen, setLeaf] = useLeaf(LEAVES);
   const [stood, setStood] = useState("");
   const { data, error } = useQuery({
     queryKey: ["project", given.id, stood],
@@ -75,16 +67,18 @@ export function ProjectRoom({ project: given, boards, offered, role, mayKeep }: 
   });
   const here = { thing: "project" as const, id: given.id };
   const { open, records } = useSaidOpening(here);
+  /** Opens the briefing that is kept current; where there is none, one is made. */
   const brief = async () => {
+    const of = { kind: "project" as const, target: given.id };
     try {
-      const id = await ask("newBriefing", { kind: "project", target: given.id });
-      router.push(`/briefings/${id}`);
+      const current = (await ask("briefings", { of })).find((line) => line.frozenOn === null);
+      router.push(`/briefings/${current?.id ?? (await ask("newBriefing", of))}`);
     } catch (problem) {
       tell((problem as Error).message);
     }
   };
   const project = data ?? given;
-  const shared = { project, here, open, stood };
+  const leaf = chosen === "money" && !project.seesMoney ? "overview" : chosen;
   return (
     <Page>
       <Mast>
@@ -118,39 +112,30 @@ export function ProjectRoom({ project: given, boards, offered, role, mayKeep }: 
                 </Tab>
               ))}
           </TabList>
-          <span className="end">{seenBy(project)}</span>
+          <span className="end">
+            {stood ? `as it stood on ${dayText(stood)}` : seenBy(project)}
+          </span>
         </Leaves>
         <TabPanel key={leaf} id={leaf}>
-          {error && !data ? (
+          {data ? (
+            BODIES[leaf]({
+              project,
+              here,
+              open,
+              stood,
+              boards,
+              offered,
+              role,
+              mayKeep,
+              onWords: () => setLeaf("words"),
+            })
+          ) : error ? (
             <Empty says={error.message} />
-          ) : !data ? (
-            <Waiting>Counting …</Waiting>
-          ) : leaf === "overview" ? (
-            <Overview {...shared} onWords={() => setLeaf("words")} />
-          ) : leaf === "timeline" ? (
-            <Timeline rows={[project.id]} today={project.today} stood={stood} isOpen />
-          ) : leaf === "money" ? (
-            <Money {...shared} />
-          ) : leaf === "items" ? (
-            <ProjectItems {...shared} />
-          ) : leaf === "words" ? (
-            <WordsLeaf {...shared} />
-          ) : leaf === "briefings" ? (
-            <BriefingsLeaf
-              of={{ kind: "project", target: project.id }}
-              mayKeep={mayKeep}
-              role={role}
-            />
           ) : (
-            <RoomBoards {...shared} boards={boards} offered={offered} role={role} />
+            <Waiting>Counting …</Waiting>
           )}
         </TabPanel>
       </Leafed>
-      {stood && (
-        <p className="sight" role="status">
-          As it stood on {dayText(stood)}.
-        </p>
-      )}
       <div className="sight">
         <SightLine />
       </div>
@@ -158,6 +143,23 @@ export function ProjectRoom({ project: given, boards, offered, role, mayKeep }: 
     </Page>
   );
 }
+
+type BodyProps = LeafProps & Omit<ProjectRoomProps, "project"> & { readonly onWords: () => void };
+
+/** What each leaf shows. */
+const BODIES: Readonly<Record<Leaf, (props: BodyProps) => ReactNode>> = {
+  overview: (props) => <Overview {...props} />,
+  board: (props) => <RoomBoards {...props} />,
+  timeline: ({ project, stood }) => (
+    <Timeline rows={[project.id]} today={project.today} stood={stood} isOpen />
+  ),
+  money: (props) => <Money {...props} />,
+  items: (props) => <ProjectItems {...props} />,
+  words: (props) => <WordsLeaf {...props} />,
+  briefings: ({ project, mayKeep }) => (
+    <BriefingsLeaf of={{ kind: "project", target: project.id }} mayKeep={mayKeep} />
+  ),
+};
 
 /** "a refit, 1 Sep to 18 Dec 2026": what its head says, as one line. */
 const purposeOf = ({ type, span }: ShownProject): string =>

@@ -15,9 +15,9 @@ import {
   Title,
   useAddress,
   Waiting,
-  type InAddress,
 } from "../kit";
 import { useSaidOpening } from "../said";
+import { useLeaf } from "./leaf";
 import { Leafed, Leaves } from "./Leaves";
 import {
   conditionOf,
@@ -39,12 +39,8 @@ const ProjectList = later(() => import("./ProjectList"), "ProjectList");
 const LEAVES = { portfolio: "Portfolio", timeline: "Timeline", list: "List" } as const;
 type Leaf = keyof typeof LEAVES;
 
-const LEAF: InAddress<Leaf> = {
-  name: "leaf",
-  plain: "portfolio",
-  read: (text) => (text in LEAVES ? (text as Leaf) : "portfolio"),
-  write: (leaf) => (leaf === "portfolio" ? null : leaf),
-};
+const NONE_AT_ALL =
+  "There are no projects here, or none that you may see. They come with a bundle, in projects.csv.";
 
 interface ProjectsRoomProps {
   readonly today: Day;
@@ -55,7 +51,7 @@ interface ProjectsRoomProps {
 
 /** All projects: which need a hand, and who has one free; when everything is; and one by one. */
 export function ProjectsRoom({ today, healthWords, mayRemind }: ProjectsRoomProps) {
-  const [leaf, setLeaf] = useAddress(LEAF);
+  const [leaf, setLeaf] = useLeaf(LEAVES);
   const [narrowing, setNarrowing] = useAddress(NARROWING_ADDRESS);
   const [stood, setStood] = useState("");
   const { data, error } = useSaid(ALL_PROJECTS, stood);
@@ -64,6 +60,23 @@ export function ProjectsRoom({ today, healthWords, mayRemind }: ProjectsRoomProp
   const all = found ? portfolioRows(found) : null;
   const rows = all?.filter((row) => fits(row, narrowing));
   const shared = { healthWords, today, stood, open };
+  const bodyOf = (shown: Leaf, of: readonly PortfolioRow[]) => {
+    switch (shown) {
+      case "portfolio":
+        return (
+          <Portfolio
+            {...shared}
+            rows={of}
+            where={conditionOf(narrowing, "stage is not finished")}
+            mayRemind={mayRemind}
+          />
+        );
+      case "timeline":
+        return <Timeline rows={of.map((row) => row.id)} today={today} stood={stood} />;
+      case "list":
+        return <ProjectList {...shared} rows={of} />;
+    }
+  };
   return (
     <Page>
       <Mast>
@@ -95,25 +108,16 @@ export function ProjectsRoom({ today, healthWords, mayRemind }: ProjectsRoomProp
           {stood && <span className="end">as it stood on {dayText(stood)}</span>}
         </Leaves>
         <TabPanel key={leaf} id={leaf}>
-          {error && !data ? (
-            <Empty says={error.message} />
-          ) : !all || !rows ? (
-            <Waiting>Counting …</Waiting>
-          ) : all.length === 0 ? (
-            <Empty says="There are no projects here, or none that you may see. They come with a bundle, in projects.csv." />
+          {!all || !rows ? (
+            error ? (
+              <Empty says={error.message} />
+            ) : (
+              <Waiting>Counting …</Waiting>
+            )
           ) : rows.length === 0 ? (
-            <Empty says="No project fits all of these." />
-          ) : leaf === "portfolio" ? (
-            <Portfolio
-              {...shared}
-              rows={rows}
-              where={conditionOf(narrowing, "stage is not finished")}
-              mayRemind={mayRemind}
-            />
-          ) : leaf === "timeline" ? (
-            <Timeline rows={rows.map((row) => row.id)} today={today} stood={stood} />
+            <Empty says={all.length === 0 ? NONE_AT_ALL : "No project fits all of these."} />
           ) : (
-            <ProjectList {...shared} rows={rows} />
+            bodyOf(leaf, rows)
           )}
         </TabPanel>
       </Leafed>

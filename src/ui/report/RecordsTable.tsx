@@ -380,6 +380,8 @@ export function RecordsTable({
                 const cell = row?.cells[at] ?? null;
                 const isKey =
                   column.field[column.field.length - 1] === "key" || column.field[0] === "item";
+                const isProject =
+                  report.subject.id === "projects" && column.field.join() === "project";
                 return (
                   <div
                     key={i}
@@ -391,6 +393,8 @@ export function RecordsTable({
                       "…"
                     ) : cell === null ? (
                       <span className="none">not set</span>
+                    ) : isProject ? (
+                      <Link href={`/projects/${row.id}`}>{cell}</Link>
                     ) : isKey && row.key ? (
                       <Link
                         href={`/items/${encodeURIComponent(column.field.length === 1 ? row.key : cell)}`}

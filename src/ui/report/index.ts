@@ -4,6 +4,7 @@ export { FilterUses } from "./FilterUses";
 export { Headline } from "./Headline";
 export { RecordsTable } from "./RecordsTable";
 export { RowsHead } from "./RowsHead";
+export { RowsBody } from "./RowsBody";
 export { ConditionBuilder, ListFigure, OpenedRecords, PartRecords, TestEditor } from "./later";
 export { partOf } from "./openedPart";
 export { useDayNotes } from "./dress/useDayNotes";

@@ -4,7 +4,7 @@ import styled from "styled-components";
 import type { Here } from "@/core/catalog";
 import { isDrawable } from "@/core/kinds";
 import { ask, Button, Waiting } from "../kit";
-import { FigureBody, RowsHead, saidWords, Says } from "../report";
+import { FigureBody, RowsBody, RowsHead, saidWords, Says } from "../report";
 import type { Opening } from "./useOpening";
 
 const Room = styled.div<{ $height: number }>`
@@ -77,25 +77,7 @@ export function SaidFigure({
     return (
       <Rows aria-label={title}>
         <RowsHead columns={shown.records.columns} />
-        <tbody>
-          {shown.records.rows.map((row) => (
-            <tr key={row.id}>
-              {row.cells.map((cell, i) => (
-                <td
-                  key={i}
-                  className={shown.records.columns[i].align === "right" ? "r" : undefined}
-                >
-                  {cell ?? "not set"}
-                </td>
-              ))}
-            </tr>
-          ))}
-          {shown.records.rows.length === 0 && (
-            <tr>
-              <td colSpan={shown.records.columns.length}>Nothing is in this list yet.</td>
-            </tr>
-          )}
-        </tbody>
+        <RowsBody records={shown.records} subject={definition.subject.id} />
       </Rows>
     );
   return (

@@ -1,11 +1,10 @@
 "use client";
-import Link from "next/link";
 import type { ReactNode } from "react";
 import type { ShownTile } from "@/contract/figures";
 import type { ReportTile } from "@/core/definition";
 import type { Mark } from "@/core/figure";
 import { isDrawable, type Report, type Shown } from "@/core/kinds";
-import { FigureBody, RowsHead, saidWords, tellsInTile } from "../report";
+import { FigureBody, RowsBody, RowsHead, saidWords, tellsInTile } from "../report";
 import { footOf } from "./footOf";
 import { Box, RowsTable } from "./tileStyle";
 
@@ -79,7 +78,10 @@ export function AnsweredTile({
         {...(isDrawable(shown) ? {} : scrolled(title))}
       >
         {!isDrawable(shown) ? (
-          <Rows shown={shown} />
+          <RowsTable>
+            <RowsHead columns={shown.records.columns} />
+            <RowsBody records={shown.records} subject={definition.subject.id} />
+          </RowsTable>
         ) : isNothing && !SHOWS_NOTHING.has(definition.shape ?? "") ? (
           <p className="nothing">{saidWords(shown.says)}</p>
         ) : (
@@ -129,36 +131,3 @@ const scrolled = (title: string) => ({
   role: "region",
   "aria-label": `${title}, rows`,
 });
-
-const Rows = ({ shown }: { shown: Shown & { kind: "list" } }) => (
-  <RowsTable>
-    <RowsHead columns={shown.records.columns} />
-    <tbody>
-      {shown.records.rows.map((row) => (
-        <tr key={row.id}>
-          {row.cells.map((cell, i) => (
-            <td
-              key={i}
-              className={
-                shown.records.columns[i].align === "right" ? "r" : shown.records.columns[i].words
-              }
-            >
-              {i === 0 && row.key ? (
-                <Link href={`/items/${encodeURIComponent(row.key)}`}>{cell}</Link>
-              ) : (
-                (cell ?? <span style={{ color: "var(--ink-3)" }}>not set</span>)
-              )}
-            </td>
-          ))}
-        </tr>
-      ))}
-      {shown.records.rows.length === 0 && (
-        <tr>
-          <td className="nothing" colSpan={shown.records.columns.length}>
-            Nothing is in this list.
-          </td>
-        </tr>
-      )}
-    </tbody>
-  </RowsTable>
-);

@@ -74,7 +74,10 @@ export function Timeline({ rows, today, stood, isOpen = false }: TimelineProps) 
     if (told)
       tell(told.words, {
         words: "Undo",
-        run: () => void told.undo().then(refresh),
+        run: () =>
+          void told.undo().then(refresh, (error: Error) => {
+            tell(error.message);
+          }),
       });
   };
   return (

@@ -2,7 +2,7 @@ import { Exact } from "../../base";
 import { figure, MONEY_HIDDEN, paragraph, type BriefingPart } from "../part";
 import type { Run } from "../text";
 import { capital, joinedClauses, moneyWords, spokenDay } from "../words";
-import { BEHIND, showing } from "./asked";
+import { showing } from "./asked";
 
 const ASKED = showing("schedule verdict", "cost verdict", "projected cost", "actual cost");
 const CENT = new Exact("0.01");
@@ -50,7 +50,7 @@ export const sinceLast: BriefingPart = {
     const added = actual && was ? actual.minus(was) : null;
     if (added && added.abs().gte(CENT))
       runs.push(
-        figure("actual change", moneyWords(added.abs(), currency), BEHIND["actual cost"]),
+        figure("actual change", moneyWords(added.abs(), currency), now.says),
         ` was ${added.gt(0) ? "added to" : "taken from"} the actual cost.`,
       );
     return [
