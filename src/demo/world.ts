@@ -5,7 +5,6 @@ import {
   instantText,
   localDay,
   numberOfDay,
-  startOfDay,
   weekdayOf,
   type Day,
   type Instant,
@@ -15,6 +14,7 @@ import { assetOf, worldFiles, type Made, type MadeSprint } from "./files";
 import { atWork, DAY, HOUR, Life, somewhen, workTime } from "./life";
 import { plannedParts } from "./parts";
 import { Random } from "./random";
+import { makeSprints } from "./sprints";
 
 export interface WorldOptions {
   readonly seed: number;
@@ -61,7 +61,7 @@ class World implements Made {
   }
 
   build(): RawBundle {
-    this.makeSprints();
+    this.sprints.push(...makeSprints(this.start, this.end));
     const scale = this.options.scale ?? 1;
     for (let day = this.start; day <= this.today; day = addDays(day, 1)) {
       for (let n = this.deskArrivals(day, scale); n > 0; n -= 1) this.deskItem(day);
@@ -282,24 +282,6 @@ class World implements Made {
   }
 
   // ── the software teams ──
-
-  private makeSprints(): void {
-    const first = addDays(this.start, (8 - weekdayOf(this.start)) % 7);
-    for (const team of ["Booking site", "Tickets and fares"] as const) {
-      let n = 1;
-      for (let day = first; startOfDay(day, ZONE) < this.end; day = addDays(day, 14), n += 1) {
-        const to = startOfDay(addDays(day, 11), ZONE) + 17 * HOUR;
-        const closed = startOfDay(addDays(day, 11), ZONE) + 18 * HOUR;
-        this.sprints.push({
-          name: `${team === "Booking site" ? "Booking" : "Fares"} sprint ${n}`,
-          team,
-          from: startOfDay(day, ZONE) + 10 * HOUR,
-          to,
-          closed: closed < this.end ? closed : null,
-        });
-      }
-    }
-  }
 
   private softwareItem(day: Day): void {
     const { random } = this;
