@@ -1,8 +1,9 @@
 "use client";
-import { Keyboard, LogOut, Moon, PanelLeftOpen, Sun } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Button } from "react-aria-components";
-import { MenuButton, tell } from "../kit";
+import { later, MenuButton, tell } from "../kit";
+
+const YouIcon = later(() => import("./YouIcon"), "YouIcon");
 
 export interface ViewerWords {
   readonly name: string;
@@ -66,25 +67,25 @@ export function You({ viewer, workspace, wide, onWiden, onKeys }: YouProps) {
         {
           id: "theme",
           words: isNight ? "Day" : "Night watch",
-          icon: isNight ? <Sun aria-hidden /> : <Moon aria-hidden />,
+          icon: <YouIcon of={isNight ? "day" : "night"} />,
           onAction: turn,
         },
         {
           id: "spine",
           words: wide ? "Narrow the spine" : "Widen the spine",
-          icon: <PanelLeftOpen aria-hidden />,
+          icon: <YouIcon of="spine" />,
           onAction: onWiden,
         },
         {
           id: "keys",
           words: "Keys and help",
-          icon: <Keyboard aria-hidden />,
+          icon: <YouIcon of="keys" />,
           onAction: onKeys,
         },
         {
           id: "leave",
           words: "Sign out",
-          icon: <LogOut aria-hidden />,
+          icon: <YouIcon of="leave" />,
           onAction: () => void leave(),
         },
       ]}
