@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { isTooLong, placesIn, runsOf } from "./ownWords";
-import { asOwnWords, figuresIn, plainText, wordsOf, type Block } from "./text";
+import { alone, asOwnWords, figuresIn, plainText, wordsOf, type Block } from "./text";
 import { fromTogether, togetherOf } from "./together";
 import type { Told } from "./told";
 
@@ -75,4 +75,20 @@ describe("fields of one project", () => {
     expect(fromTogether(of("health", then), { "": told })).toBeUndefined();
     expect(fromTogether("count items", { "": told })).toBeUndefined();
   });
+});
+
+test.each([
+  ["open", "count items where status is open", "count items where status is open"],
+  [
+    "budget",
+    "list projects where project is X showing budget, actual cost",
+    "list projects where project is X showing budget",
+  ],
+  ["schedule gap", "list projects where project is X showing schedule gap", null],
+  ["category yard", "sum of amount of cost entries by category", null],
+  ["reached", "list milestones where project is X showing name, due", null],
+])("the figure %s can stand alone as %s → %s", (key, says, own) => {
+  expect(alone({ key, says, words: "7" })).toBe(own);
+  const blocks: Block[] = [{ kind: "text", runs: ["It is ", { key, says, words: "7" }, "."] }];
+  expect(asOwnWords(blocks)).toBe(own === null ? "It is 7." : `It is {${own}}.`);
 });

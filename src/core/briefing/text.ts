@@ -72,12 +72,42 @@ export const plainText = (blocks: readonly Block[]): string =>
 export const figuresIn = (blocks: readonly Block[]): readonly FigureRun[] =>
   blocks.flatMap((block) => (block.kind === "text" ? block.runs.filter(isFigure) : []));
 
-/** A text with its figures as places: what somebody begins with who writes it anew. */
+/** Fields of a project that a list tells as a text tells them. */
+const TOLD_ALIKE: ReadonlySet<string> = new Set([
+  "health",
+  "schedule verdict",
+  "budget",
+  "actual cost",
+  "projected cost",
+  "estimate at completion",
+  "budget used",
+  "actual percent",
+  "planned percent",
+  "revenue",
+  "billed",
+  "unbilled",
+  "billed ahead",
+  "margin",
+  "margin percent",
+]);
+const OF_PROJECT = /^(list projects where [^{}]*? showing )/;
+
+/** The sentence that comes to a figure alone, for words of one's own; null for one that only its text can tell. */
+export function alone({ key, says }: FigureRun): string | null {
+  if (/^(count|sum of|average|median) /.test(says)) return / by /.test(says) ? null : says;
+  const list = OF_PROJECT.exec(says)?.[1];
+  return list && TOLD_ALIKE.has(key) ? `${list}${key}` : null;
+}
+
+/** A text with its figures as places: what somebody begins with who writes it anew. Those that cannot stand alone are words. */
 export const asOwnWords = (blocks: readonly Block[]): string =>
   blocks
     .flatMap((block) =>
-      block.kind === "text"
-        ? [block.runs.map((run) => (isFigure(run) ? `{${run.says}}` : wordsOf(run))).join("")]
-        : [],
+      block.kind === "text" ? [block.runs.map((run) => placeOf(run)).join("")] : [],
     )
     .join("\n\n");
+
+function placeOf(run: Run): string {
+  const says = isFigure(run) ? alone(run) : null;
+  return says === null ? wordsOf(run) : `{${says}}`;
+}

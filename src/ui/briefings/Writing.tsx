@@ -4,7 +4,7 @@ import { useRef, useState } from "react";
 import { Label, TextArea, TextField } from "react-aria-components";
 import styled from "styled-components";
 import type { KeptPart, ReadPart, ShownBriefing } from "@/contract/briefings";
-import { asOwnWords, figuresIn, isTooLong, plainText } from "@/core/briefing";
+import { alone, asOwnWords, figuresIn, isTooLong, plainText } from "@/core/briefing";
 import { Button, Field, Opens } from "../kit";
 
 const Box = styled.div`
@@ -192,10 +192,8 @@ function figuresOf(briefing: ShownBriefing) {
   const seen = new Set<string>();
   return briefing.parts.flatMap((part) =>
     figuresIn(part.blocks).flatMap((figure) => {
-      const sentence = /^(count|sum|average|median|maximum|minimum) /.test(figure.says)
-        ? figure.says
-        : figure.says.replace(/ showing .*$/, ` showing ${figure.key}`);
-      if (figure.lacks || seen.has(sentence) || / by /.test(sentence)) return [];
+      const sentence = alone(figure);
+      if (figure.lacks || sentence === null || seen.has(sentence)) return [];
       seen.add(sentence);
       return [
         {

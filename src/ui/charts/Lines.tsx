@@ -139,11 +139,10 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
     isArea,
     as === "full",
   );
-  const lastKnown =
-    rows
-      .map((_, i) => i)
-      .reverse()
-      .find((i) => markOf(figure.rows[i], 0).value !== null) ?? rows.length - 1;
+  // A line may end before the others do: what was spent ends today, a plan goes on.
+  const lastKnown = series.map((_, i) =>
+    figure.rows.findLastIndex((row) => markOf(row, i).value !== null),
+  );
   const running = figure.rows.find((row) => row.soFar);
   const then = figure.series.length || as === "full" ? null : figure.then;
   const clipped = figure.rows.find((row) => row.isClipped && !row.soFar);
@@ -261,7 +260,7 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
                     place={point.index}
                     mark={markOf(figure.rows[point.index], i)}
                     drawn={drawn}
-                    last={point.index === lastKnown}
+                    last={point.index === lastKnown[i]}
                     written={(rows.length - 1 - point.index) % everyNth === 0}
                     named={one ? (hasRoom && dress.legend !== "none" ? one.label : "") : null}
                     shift={ends[i] ?? 0}
@@ -327,9 +326,11 @@ function endPlaces(
   stacked: boolean,
   full: boolean,
 ): (number | undefined)[] {
-  const last = [...figure.rows].reverse().find((row) => markOf(row, 0).value !== null);
-  if (!last) return [];
-  const all = Array.from({ length: count }, (_, i) => markOf(last, i).value ?? 0);
+  const all = Array.from({ length: count }, (_, i) => {
+    const last = figure.rows.findLast((row) => markOf(row, i).value !== null);
+    return last ? (markOf(last, i).value ?? 0) : 0;
+  });
+  if (figure.rows.length === 0) return [];
   const whole = full
     ? Math.max(
         all.reduce((sum, n) => sum + n, 0),

@@ -15,12 +15,12 @@ const Room = styled.div`
     text-align: left;
     font-weight: 500;
     color: var(--ink-2);
-    padding: 4px 14px 6px 0;
+    padding: 4px 12px 6px 0;
     white-space: nowrap;
   }
   td {
     border-top: 1px solid var(--line);
-    padding: 6px 14px 6px 0;
+    padding: 6px 12px 6px 0;
     white-space: nowrap;
   }
   td:first-child a {
@@ -53,6 +53,9 @@ const COLUMNS: readonly (readonly [field: string, words: string, isNumber?: true
   ["actual cost", "spent", true],
   ["projected cost", "projected", true],
 ];
+
+/** A day without its weekday, which says nothing here. */
+const shortened = (cell: string): string => cell.replace(/^[A-Z][a-z]{2} (?=\d)/, "");
 
 /** The projects one under the other. */
 export function ProjectList({
@@ -95,7 +98,7 @@ export function ProjectList({
                 </td>
                 {COLUMNS.map(([field, , isNumber]) => (
                   <td key={field} className={isNumber && "r"}>
-                    {row.cell(field) ?? "–"}
+                    {shortened(row.cell(field) ?? "–")}
                   </td>
                 ))}
               </tr>

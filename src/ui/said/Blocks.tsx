@@ -1,6 +1,13 @@
 "use client";
 import styled from "styled-components";
-import { isFigure, wordsOf, type Block, type Run, type TableBlock } from "@/core/briefing";
+import {
+  isFigure,
+  wordsOf,
+  type Block,
+  type FigureRun,
+  type Run,
+  type TableBlock,
+} from "@/core/briefing";
 import type { Here } from "@/core/catalog";
 import { Button } from "../kit";
 import { SaidFigure } from "./SaidFigure";
@@ -114,12 +121,16 @@ function Word({ run, open, isMoved }: { run: Run; open: Opening; isMoved: boolea
     <button
       className={isMoved ? "moved" : undefined}
       title={isMoved ? "reads otherwise by now" : "what stands behind it"}
-      onClick={() => open.ofSentence(run.says, run.words)}
+      onClick={() => open.ofSentence(run.says, titleOf(run))}
     >
       {run.words}
     </button>
   );
 }
+
+/** "actual cost: €413 378.00"; figures that have no name of their own are called as they read. */
+const titleOf = ({ key, words }: FigureRun): string =>
+  /\d$/.test(key) ? words : `${key}: ${words}`;
 
 function ListOf({ table, open }: { table: TableBlock; open: Opening }) {
   return (

@@ -2,6 +2,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import styled from "styled-components";
+import type { ItemsChanged } from "@/contract/items";
 import type { ShownTimeline, TimelinePart } from "@/contract/projects";
 import { addDays, dayText, type Day } from "@/core/time";
 import { ask, AskProblem, Choice, Empty, tell, Waiting } from "../kit";
@@ -188,6 +189,10 @@ const Legend = () => (
   </Keys>
 );
 
+/** "E12 was left: somebody changed its due meanwhile."; "" where nothing was. */
+const leftWords = (left: ItemsChanged["left"]): string =>
+  left.length ? `${left.map((one) => `${one.key} was left: ${one.why}`).join("; ")}.` : "";
+
 /** Moves a part, with what follows it or alone: one step, which can be undone. Null where nothing was moved. */
 async function moved(
   { project, part, days }: Moving,
@@ -221,11 +226,11 @@ async function moved(
       })),
     });
     const others = changed.length - 1;
-    const notMoved = left.map((one) => `${one.key} was left: ${one.why}`).join("; ");
+    const notMoved = leftWords(left);
     return {
-      words: `${says}${others > 0 ? `, with ${others} that follow` : ""}.${notMoved ? ` ${notMoved}.` : ""}`,
+      words: `${says}${others > 0 ? `, with ${others} that follow` : ""}.${notMoved && ` ${notMoved}`}`,
       undo: async () => {
-        await ask("changeItems", {
+        const back = await ask("changeItems", {
           changes: changed.map((one) => ({
             key: one.key,
             field: one.field,
@@ -233,6 +238,7 @@ async function moved(
             expected: one.to,
           })),
         });
+        if (back.left.length) tell(leftWords(back.left));
       },
     };
   } catch (error) {

@@ -15,4 +15,4 @@ export const BEHIND: Readonly<Record<string, string>> = {
 };
 
 export const behind = (field: string, ...beside: readonly string[]): string =>
-  BEHIND[field] ?? showing(field, ...beside);
+  BEHIND[field] ?? showing(...new Set([field, ...beside]));

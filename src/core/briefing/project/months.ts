@@ -15,7 +15,7 @@ export const thisMonth: BriefingPart = {
   asks: () => ({ spent: SPENT, planned: PLANNED, unpriced: UNPRICED }),
   write({ spent, planned, unpriced }, { today, currency }) {
     if (spent.isHidden) return [MONEY_HIDDEN];
-    if (!spent.total && !planned.total) return [];
+    if (spent.records === 0 && planned.records === 0) return [];
     const groups = [...spent.groups].sort(
       (a, b) => Number(a.name === null) - Number(b.name === null) || b.value.comparedTo(a.value),
     );
@@ -27,14 +27,14 @@ export const thisMonth: BriefingPart = {
     return [
       paragraph(
         `${fullMonth(today)} so far: `,
-        ...(spent.total
+        ...(spent.total && spent.records > 0
           ? [figure("spent this month", moneyWords(spent.total, currency), SPENT)]
           : ["nothing"]),
         ...(categories.length > 1 || (groups[0]?.name ?? null) !== null
           ? [", of which ", ...listed(categories)]
           : []),
         ".",
-        ...(planned.total
+        ...(planned.total && planned.records > 0
           ? [
               " Planned for the whole month: ",
               figure("planned this month", moneyWords(planned.total, currency, "plan"), PLANNED),
