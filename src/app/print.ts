@@ -11,6 +11,8 @@ import {
   localDay,
   longDayText,
   newSession,
+  sayIn,
+  showBriefing,
   sightOf,
   systemClock,
   type Desk,
@@ -19,20 +21,23 @@ import {
 } from "@/server/web";
 import { printReport } from "@/core/kinds";
 import { isReportTile } from "@/core/definition";
-import type { BoardPrintFacts, PrintFacts } from "@/ui/print";
+import { drawingsIn, hereOf } from "@/core/briefing";
+import type { BoardPrintFacts, BriefingPrintFacts, PrintFacts } from "@/ui/print";
 
 /** Rows of a list on paper: a hundred pages. */
 const MOST_ROWS = 3000;
 
 /** Everything that a page to print shows, for whom it was asked; null when the secret opens nothing. */
-export async function loadPrint(secret: string): Promise<PrintFacts | BoardPrintFacts | null> {
+export async function loadPrint(
+  secret: string,
+): Promise<PrintFacts | BoardPrintFacts | BriefingPrintFacts | null> {
   const em = await newSession();
   const found = await findPrintJob(em, secret);
   if (!found) return null;
   const desk = await deskOf(em, found.viewer, systemClock);
-  return "board" in found.job
-    ? loadBoard(em, desk, found.job.board)
-    : loadReport(em, desk, found.job);
+  const { job } = found;
+  if ("board" in job) return loadBoard(em, desk, job.board);
+  return "briefing" in job ? loadBriefing(em, desk, job.briefing) : loadReport(em, desk, job);
 }
 
 /** What stands on every printed page: the workspace, for whom it is and what they may see. */
@@ -46,7 +51,7 @@ const headOf = async (em: EntityManager, desk: Desk) => ({
 async function loadReport(
   em: EntityManager,
   desk: Desk,
-  job: Exclude<PrintJob, { board: unknown }>,
+  job: Extract<PrintJob, { report: unknown }>,
 ): Promise<PrintFacts | null> {
   const { calendar, now } = desk.view;
   if (checkReport(job.report, desk.view).length) return null;
@@ -101,4 +106,21 @@ async function loadBoard(
       ? `as it stood on ${longDayText(stood)}`
       : `as of ${longDayText(localDay(now, calendar.zone))}, ${clockText(now, calendar.zone)}`,
   };
+}
+
+/** A briefing as whoever asked may read it, with what it draws. */
+async function loadBriefing(
+  em: EntityManager,
+  desk: Desk,
+  id: number,
+): Promise<BriefingPrintFacts | null> {
+  const briefing = await showBriefing(em, desk, id).catch(() => null);
+  if (!briefing) return null;
+  const here = hereOf(briefing);
+  const drawn = await Promise.all(
+    drawingsIn(briefing.parts.flatMap((part) => part.blocks)).map(
+      async (says) => [says, await sayIn(em, desk, { says, here }).catch(() => null)] as const,
+    ),
+  );
+  return { ...(await headOf(em, desk)), briefing, drawn: Object.fromEntries(drawn) };
 }

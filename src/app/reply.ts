@@ -1,5 +1,6 @@
+import { Readable } from "node:stream";
 import type { Problem } from "@/core/base";
-import { log } from "@/server/web";
+import { log, type Exported } from "@/server/web";
 
 /** What is told to somebody is kept by nobody between. */
 const PRIVATE = { "cache-control": "no-store" };
@@ -60,6 +61,23 @@ export const isOurs = (request: Request): boolean => {
   if (origin === null) return true;
   return URL.canParse(origin) && new URL(origin).host === request.headers.get("host");
 };
+
+/** A file, streamed where it is: saved under its name by whoever asked. */
+export const fileReply = (
+  { name, type, body }: Pick<Exported, "name" | "type" | "body">,
+  headers: Readonly<Record<string, string>> = {},
+): Response =>
+  new Response(
+    body instanceof Readable ? (Readable.toWeb(body) as ReadableStream) : (body as BodyInit),
+    {
+      headers: {
+        ...PRIVATE,
+        "content-type": type,
+        "content-disposition": `attachment; filename*=UTF-8''${encodeURIComponent(name)}`,
+        ...headers,
+      },
+    },
+  );
 
 export async function readJson(request: Request): Promise<unknown> {
   if (!/^application\/json\b/.test(request.headers.get("content-type") ?? "")) return undefined;

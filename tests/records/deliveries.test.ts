@@ -10,7 +10,7 @@ import {
   type EntityManager,
 } from "@/data";
 import { newSession, withConnection } from "@/data/database";
-import type { Drawer } from "@/server/exports/exportReport";
+import type { Drawer } from "@/server/render/drawer";
 import { saveReport } from "@/server/library/reports";
 import { listMailings, saveMailing, sendDue } from "@/server/mail/mailings";
 import { listMails, openMailRoom } from "@/server/mail/mailRoom";
@@ -34,6 +34,7 @@ const drawer: Drawer = {
     if (failsToDraw) throw new Error("the browser is gone");
     return new TextEncoder().encode("pdf");
   },
+  drawBriefing: async ({ title }) => new TextEncoder().encode(`pdf of ${title}`),
 };
 
 beforeAll(async () => {

@@ -5,7 +5,8 @@ import { PLAIN_DRESS } from "@/core/definition";
 import { parseInstant } from "@/core/time";
 import { type EntityManager } from "@/data";
 import { withConnection } from "@/data/database";
-import { exportReport, type Drawer, type ExportAsk } from "@/server/exports/exportReport";
+import { exportReport, type ExportAsk } from "@/server/exports/exportReport";
+import type { Drawer } from "@/server/render/drawer";
 import { changeItems } from "@/server/items/changeItems";
 import { saveReport } from "@/server/library/reports";
 import { listMails, loadAttachment, mailAddress, openMailRoom } from "@/server/mail/mailRoom";
@@ -37,6 +38,7 @@ const reportOf = (sentence: string, desk = builder): Report => readReport(senten
 /** A drawer that draws the title: the real one needs a browser. */
 const drawer: Drawer = {
   draw: async (ask, format) => new TextEncoder().encode(`${format} of ${ask.title}`),
+  drawBriefing: async ({ title }) => new TextEncoder().encode(`pdf of ${title}`),
 };
 const asked = (
   format: ExportAsk["format"],

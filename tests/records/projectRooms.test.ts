@@ -6,7 +6,7 @@ import { importBundle, readBundleFiles, type EntityManager } from "@/data";
 import { newSession, withConnection } from "@/data/database";
 import { perform } from "@/server/acts";
 import { sendDue } from "@/server/mail/mailings";
-import { listMails, openMailRoom } from "@/server/mail/mailRoom";
+import { listMails, loadAttachment, openMailRoom } from "@/server/mail/mailRoom";
 import { Refused } from "@/server/refused";
 import { MONEY_BUNDLE } from "../golden/money/load";
 import { dropDatabase, freshDatabase } from "../support/database";
@@ -387,7 +387,10 @@ describe("briefings", () => {
       await withConnection(em, (one) =>
         one.query("UPDATE mailings SET next_at = $1", [new Date(NOW / 1000)]),
       );
-      await sendDue(await newSession(), clock, { draw: () => Promise.reject(new Error("none")) });
+      await sendDue(await newSession(), clock, {
+        draw: () => Promise.reject(new Error("none")),
+        drawBriefing: async (drawn, viewer) => Buffer.from(`${drawn.id} for ${viewer}`),
+      });
       const mails = await listMails(em, null);
       const textFor = (login: string) =>
         mails.find((mail) => mail.to.includes(`${login}@saltmarsh.example`))?.text ?? "";
@@ -395,6 +398,16 @@ describe("briefings", () => {
       expect(textFor("cal")).toMatch(/€37/);
       expect(textFor("bram")).toMatch(/Money is not yours to see/);
       expect(textFor("bram")).not.toMatch(/€/);
+      for (const { to, attachments } of mails) {
+        const [file] = attachments;
+        expect(file).toMatchObject({
+          name: expect.stringMatching(/\.pdf$/),
+          type: "application/pdf",
+        });
+        const { bytes } = (await loadAttachment(em, file.id, null))!;
+        const login = to[0].split("@")[0];
+        expect(Buffer.from(bytes).toString()).toBe(`${id} for ${idOf(login)}`);
+      }
       expect(
         await whyNot("cal", "saveMailing", {
           kind: "briefing",

@@ -72,6 +72,11 @@ export const plainText = (blocks: readonly Block[]): string =>
 export const figuresIn = (blocks: readonly Block[]): readonly FigureRun[] =>
   blocks.flatMap((block) => (block.kind === "text" ? block.runs.filter(isFigure) : []));
 
+/** The sentences of all that some blocks draw. */
+export const drawingsIn = (blocks: readonly Block[]): readonly string[] => [
+  ...new Set(blocks.flatMap((block) => (block.kind === "drawing" ? [block.says] : []))),
+];
+
 /** Fields of a project that a list tells as a text tells them. */
 const TOLD_ALIKE: ReadonlySet<string> = new Set([
   "health",

@@ -1,7 +1,13 @@
 import type { BriefingLine, KeptPart, ReadPart, ShownBriefing } from "@/contract/briefings";
-import { figuresIn, partsOf, partTitle, plainText, type BriefingKind } from "@/core/briefing";
+import {
+  figuresIn,
+  hereOf,
+  partsOf,
+  partTitle,
+  plainText,
+  type BriefingKind,
+} from "@/core/briefing";
 import { planBriefing, type Briefing, type WrittenPart } from "@/core/briefing/planned";
-import type { Here } from "@/core/catalog";
 import { clockText, localDay, longDayText, type Day } from "@/core/time";
 import { briefingRows, frozenBefore, runPlan, type BriefingRow, type EntityManager } from "@/data";
 import { todayOf } from "../projects/records";
@@ -33,9 +39,6 @@ export async function listBriefings(
   return lines;
 }
 
-const hereOf = (kind: BriefingKind, target: number): Here | null =>
-  kind === "filter" ? null : { thing: kind, id: target };
-
 /** Asks a briefing's parts for somebody. @param stood the day that it stands at; null: now */
 export async function write(
   em: EntityManager,
@@ -51,7 +54,7 @@ export async function write(
     planBriefing(
       {
         kind: row.kind,
-        here: hereOf(row.kind, row.target),
+        here: hereOf(row) ?? null,
         name: nameOf(desk, row.kind, row.target) ?? row.of,
         parts,
         stood: at,

@@ -1,29 +1,23 @@
 import { viewOf } from "@/core/kinds/planned";
-import { printReport, type Report } from "@/core/kinds";
+import { printReport } from "@/core/kinds";
 import type { Opened } from "@/core/kinds/planned";
 import type { Readable } from "node:stream";
 import { stringify } from "csv-stringify/sync";
-import type { Dress } from "@/core/definition";
 import { exportFormats, fileName, harmless, whyNotExported, type ExportId } from "@/core/exports";
 
 import { instantText } from "@/core/time";
 import { copyRows, type EntityManager } from "@/data";
 import { answerBody, answerReport, answerWorkings } from "../reports/answerReport";
+import type { DrawnReport, Drawer } from "../render/drawer";
 import type { Desk } from "../viewer/viewpoint";
 import { recordsQuery } from "./recordsQuery";
 import { exportColumns, figureTable, type Table } from "./tables";
 import { reportWorkbook } from "./workbook";
 
-export interface ExportAsk {
+export interface ExportAsk extends DrawnReport {
   readonly format: ExportId;
   readonly of: "figure" | "records";
-  readonly report: Report;
-  readonly dress: Dress;
-  readonly title: string;
-  /** The path of the live report. */
-  readonly link: string;
   readonly opened?: Opened;
-  readonly page?: { readonly paper: "A4" | "Letter"; readonly across: boolean };
 }
 
 /** A file on its way out: streamed where it may be long. */
@@ -35,20 +29,11 @@ export interface Exported {
   readonly rows?: number;
 }
 
-/** Draws pages: a browser, passed in. */
-export interface Drawer {
-  draw(
-    ask: Pick<ExportAsk, "report" | "dress" | "title" | "link" | "page">,
-    format: "pdf" | "png" | "svg",
-    viewer: number,
-  ): Promise<Uint8Array>;
-}
-
 /** @returns the file, or why there is none */
 export async function exportReport(
   em: EntityManager,
   desk: Desk,
-  drawer: Drawer,
+  drawer: Pick<Drawer, "draw">,
   ask: ExportAsk,
 ): Promise<Exported | { readonly why: string }> {
   const why = whyNotExported(ask.format, ask.report);

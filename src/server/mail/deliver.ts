@@ -10,7 +10,7 @@ import {
 } from "@/data";
 import { clockText } from "@/core/time";
 import type { Clock } from "../clock";
-import type { Drawer } from "../exports/exportReport";
+import type { Drawer } from "../render/drawer";
 import { log } from "../log";
 import { letterFor, type Letter } from "./letter";
 import { SENDER, transport, wasTaken } from "./transport";

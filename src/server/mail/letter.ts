@@ -6,7 +6,7 @@ import { clockText, localDay, longDayText } from "@/core/time";
 import { type EntityManager, type MailingRow, type Viewer } from "@/data";
 import type { Clock } from "../clock";
 import { loadDashboard } from "../dashboards/dashboards";
-import type { Drawer } from "../exports/exportReport";
+import type { Drawer } from "../render/drawer";
 import { loadReport } from "../library/reports";
 import { ownAddress } from "../render/chromium";
 import { askFigure } from "../reports/room";
@@ -21,24 +21,28 @@ export interface Letter {
   readonly files: readonly { readonly name: string; readonly bytes: Uint8Array }[];
 }
 
-/** A briefing as its receiver reads it, in plain text, with the way to the page; null where it is not theirs to see. */
+/** A briefing as its receiver reads it, in plain text and on paper, with the way to the page; null where it is not theirs to see. */
 async function briefingLetter(
   em: EntityManager,
   desk: Desk,
-  { targetId, schedule }: MailingRow,
+  drawer: Drawer,
+  { targetId, schedule, page, skipEmpty }: MailingRow,
 ): Promise<Letter | null> {
   if (!(await mayReadBriefing(em, desk, targetId))) return null;
   const briefing = await showBriefing(em, desk, targetId);
+  const { title } = briefing;
+  const isEmpty = briefing.parts.length === 0;
+  const paper = () => drawer.drawBriefing({ id: targetId, title, page }, desk.viewer.person);
   const day = longDayText(localDay(desk.view.now, desk.view.calendar.zone));
   return {
-    subject: `${briefing.title}, ${day}`,
+    subject: `${title}, ${day}`,
     text: [
       briefingText(briefing),
       `${ownAddress()}/briefings/${targetId}`,
       `You get this ${scheduleText(schedule)}.`,
     ].join("\n"),
-    isEmpty: briefing.parts.length === 0,
-    files: [],
+    isEmpty,
+    files: isEmpty && skipEmpty ? [] : [{ name: fileName(title, "pdf"), bytes: await paper() }],
   };
 }
 
@@ -51,7 +55,7 @@ export async function letterFor(
   viewer: Viewer,
 ): Promise<Letter | null> {
   const desk = await deskOf(em, viewer, clock);
-  if (mailing.kind === "briefing") return briefingLetter(em, desk, mailing);
+  if (mailing.kind === "briefing") return briefingLetter(em, desk, drawer, mailing);
   const { calendar } = desk.view;
   const reports =
     mailing.kind === "report"

@@ -16,7 +16,7 @@ import {
 } from "@/data";
 import type { Clock } from "../clock";
 import { loadDashboard } from "../dashboards/dashboards";
-import type { Drawer } from "../exports/exportReport";
+import type { Drawer } from "../render/drawer";
 import { mayReadBriefing } from "../briefings/rights";
 import { deliverAll, lastWords } from "./deliver";
 import { mayBuild } from "../library/kept";

@@ -1,7 +1,7 @@
 import { chromium, type Browser, type Page } from "playwright-core";
 import type { BoardExportRequest } from "@/contract/boardExports";
 import type { EntityManager } from "@/data";
-import type { Drawer } from "../exports/exportReport";
+import type { Drawer, Paper } from "./drawer";
 import { makePrintJob } from "./printJob";
 
 const PROGRAM = "/usr/bin/chromium";
@@ -77,26 +77,38 @@ export const chromiumDrawer = (em: EntityManager): Drawer => ({
     });
     return withPage(async (page) => {
       const across = ask.page?.across ?? true;
-      await page.goto(`${ownAddress()}/print/${secret}?as=${format}&across=${across ? 1 : 0}`, {
-        waitUntil: "load",
-      });
-      await page.waitForSelector("[data-ready]", { state: "attached", timeout: READY_MS });
-      await page.evaluate(() => document.fonts.ready);
-      if (format === "pdf")
-        return page.pdf({
-          format: ask.page?.paper ?? "A4",
-          landscape: across,
-          printBackground: true,
-          margin: { top: "14mm", bottom: "16mm", left: "14mm", right: "14mm" },
-          displayHeaderFooter: true,
-          headerTemplate: "<span></span>",
-          footerTemplate: FOOT(ask.title),
-        });
+      await openPrint(page, `${secret}?as=${format}&across=${across ? 1 : 0}`);
+      if (format === "pdf") return paperOf(page, ask.title, { paper: "A4", ...ask.page, across });
       if (format === "png") return page.locator("[data-figure]").screenshot({ type: "png" });
       return new TextEncoder().encode(await page.evaluate(drawingOf));
     });
   },
+  async drawBriefing({ id, title, page: paper }, viewer) {
+    const secret = await makePrintJob(em, viewer, { briefing: id });
+    return withPage(async (page) => {
+      await openPrint(page, secret);
+      return paperOf(page, title, { paper: "A4", across: false, ...paper });
+    });
+  },
 });
+
+/** Opens what is to be printed, and waits until all of it is drawn. */
+async function openPrint(page: Page, path: string): Promise<void> {
+  await page.goto(`${ownAddress()}/print/${path}`, { waitUntil: "load" });
+  await page.waitForSelector("[data-ready]", { state: "attached", timeout: READY_MS });
+  await page.evaluate(() => document.fonts.ready);
+}
+
+const paperOf = (page: Page, title: string, { paper, across }: Paper): Promise<Uint8Array> =>
+  page.pdf({
+    format: paper,
+    landscape: across,
+    printBackground: true,
+    margin: { top: "14mm", bottom: "16mm", left: "14mm", right: "14mm" },
+    displayHeaderFooter: true,
+    headerTemplate: "<span></span>",
+    footerTemplate: FOOT(title),
+  });
 
 /** A whole dashboard as PDF or PNG: as somebody sees it, with their rights. */
 export const boardDrawer = (em: EntityManager) => ({
@@ -104,9 +116,7 @@ export const boardDrawer = (em: EntityManager) => ({
     const secret = await makePrintJob(em, viewer, { board });
     return withPage(async (page) => {
       await page.setViewportSize({ width: 1240, height: 900 });
-      await page.goto(`${ownAddress()}/print/${secret}?as=${board.format}`, { waitUntil: "load" });
-      await page.waitForSelector("[data-ready]", { state: "attached", timeout: READY_MS });
-      await page.evaluate(() => document.fonts.ready);
+      await openPrint(page, `${secret}?as=${board.format}`);
       if (board.format === "png") return page.locator("[data-figure]").screenshot({ type: "png" });
       return page.pdf({
         format: "A4",

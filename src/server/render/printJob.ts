@@ -14,9 +14,10 @@ const ReportJob = z.object({
   workings: z.boolean(),
 });
 const BoardJob = z.object({ board: BoardExportRequest });
-const Body = z.union([ReportJob, BoardJob]);
+const BriefingJob = z.object({ briefing: z.int() });
+const Body = z.union([ReportJob, BoardJob, BriefingJob]);
 
-/** What a page to print shows: a report, or a whole dashboard. */
+/** What a page to print shows: a report, a whole dashboard, or a briefing. */
 export type PrintJob = z.infer<typeof Body>;
 
 /** Keeps what is to be printed for somebody; the secret that comes back opens its page for ten minutes. */

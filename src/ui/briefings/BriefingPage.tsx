@@ -2,8 +2,8 @@
 import { Fragment, type ReactNode } from "react";
 import styled from "styled-components";
 import type { ReadPart, ShownBriefing } from "@/contract/briefings";
-import type { Here } from "@/core/catalog";
-import { Blocks, type Opening } from "../said";
+import { hereOf } from "@/core/briefing";
+import { Blocks, type Drawn, type Opening } from "../said";
 
 const Page = styled.article`
   background: var(--salt);
@@ -67,12 +67,12 @@ export const Part = styled.section<{ $picked?: boolean }>`
   }
 `;
 
-export const hereOf = ({ kind, target }: ShownBriefing): Here | undefined =>
-  kind === "filter" ? undefined : { thing: kind, id: target };
-
 interface PageProps {
   readonly briefing: ShownBriefing;
-  readonly open: Opening;
+  /** Null on paper, where nothing opens. */
+  readonly open: Opening | null;
+  /** What is drawn, where it is known beforehand. */
+  readonly drawn?: Drawn;
   readonly picked?: string | null;
   /** What stands beside and below a part, for who writes in it. */
   readonly tools?: (part: ReadPart) => ReactNode;
@@ -80,7 +80,7 @@ interface PageProps {
 }
 
 /** A briefing as it is read. */
-export function BriefingPage({ briefing, open, picked = null, tools, onPick }: PageProps) {
+export function BriefingPage({ briefing, open, drawn, picked = null, tools, onPick }: PageProps) {
   const here = hereOf(briefing);
   return (
     <Page aria-label={briefing.title}>
@@ -106,6 +106,7 @@ export function BriefingPage({ briefing, open, picked = null, tools, onPick }: P
             blocks={part.blocks}
             open={open}
             here={here}
+            {...(drawn ? { drawn } : {})}
             moved={part.moved.map((one) => one.key)}
           />
           {tools && picked === part.id && <Fragment>{tools(part)}</Fragment>}

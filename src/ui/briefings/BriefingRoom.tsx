@@ -6,10 +6,12 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import styled from "styled-components";
 import type { KeptPart, ShownBriefing } from "@/contract/briefings";
+import { hereOf } from "@/core/briefing";
 import type { Thing } from "@/core/catalog";
 import { dayText } from "@/core/time";
 import {
   ask,
+  askFile,
   Button,
   later,
   laterDialog,
@@ -115,8 +117,7 @@ export function BriefingRoom({
   const [freezing, setFreezing] = useState(false);
   const [mailing, setMailing] = useState(false);
   const [state, setState] = useState("");
-  const here =
-    briefing.kind === "filter" ? undefined : { thing: briefing.kind, id: briefing.target };
+  const here = hereOf(briefing);
   const { open, records } = useSaidOpening(here);
   const mayWrite = briefing.mayChange && !isReading && !briefing.isGone;
   const refresh = () => client.invalidateQueries({ queryKey: key });
@@ -176,6 +177,15 @@ export function BriefingRoom({
         </span>
         <div className="acts">
           <Button onPress={() => window.print()}>Print</Button>
+          <Button
+            onPress={() =>
+              void askFile("briefing", { id: briefing.id }, `${briefing.title}.pdf`, {
+                meanwhile: "The briefing is being drawn …",
+              })
+            }
+          >
+            PDF
+          </Button>
           {mayMail && !briefing.isGone && <Button onPress={() => setMailing(true)}>Mail</Button>}
           {briefing.mayChange && !briefing.frozenOn && (
             <Button onPress={() => setFreezing(true)}>Freeze …</Button>

@@ -1,3 +1,3 @@
 export { BriefingRoom } from "./BriefingRoom";
 export { BriefingsRoom } from "./BriefingsRoom";
-export { BriefingsLeaf } from "./later";
+export { BriefingPage, BriefingsLeaf } from "./later";

@@ -1,7 +1,7 @@
 "use client";
 import type { BoardExportRequest } from "@/contract/boardExports";
 import type { KeptDashboard } from "@/contract/dashboards";
-import { saveFile, tell } from "../kit";
+import { askFile } from "../kit";
 import { beamedDay, narrowingsOf, saidInAll, type Narrowed } from "./narrowing/narrowed";
 
 /** The dashboard as a file, as it is seen now: narrowed as it is, with the decks that are open. */
@@ -12,7 +12,6 @@ export function useBoardExport(
   closed: readonly string[],
 ): (format: BoardExportRequest["format"]) => Promise<void> {
   return async (format) => {
-    tell(format === "xlsx" ? "The sheets are being written …" : "The dashboard is being drawn …");
     const asked: BoardExportRequest = {
       id: board.id,
       format,
@@ -27,21 +26,9 @@ export function useBoardExport(
       ...(stood ? { stood } : {}),
       closed: [...closed],
     };
-    try {
-      const reply = await fetch("/api/export/board", {
-        method: "POST",
-        headers: { "content-type": "application/json" },
-        body: JSON.stringify(asked),
-      });
-      if (!reply.ok) {
-        const told = (await reply.json().catch(() => null)) as {
-          problems?: { message: string }[];
-        } | null;
-        throw new Error(told?.problems?.[0]?.message ?? "It could not be drawn.");
-      }
-      saveFile(`${board.name}.${format}`, await reply.blob());
-    } catch (error) {
-      tell((error as Error).message);
-    }
+    await askFile("board", asked, `${board.name}.${format}`, {
+      meanwhile:
+        format === "xlsx" ? "The sheets are being written …" : "The dashboard is being drawn …",
+    });
   };
 }

@@ -24,3 +24,4 @@ export { Zone } from "./zone";
 export { later, useFetchAhead } from "./later";
 export { useLive } from "./live";
 export { saveFile } from "./saveFile";
+export { askFile } from "./askFile";

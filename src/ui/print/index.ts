@@ -1,3 +1,4 @@
 export { PrintPage, type PrintFacts } from "./PrintPage";
 export type { BoardPrintFacts } from "./BoardPrint";
-export { BoardPrint } from "./later";
+export type { BriefingPrintFacts } from "./BriefingPrint";
+export { BoardPrint, BriefingPrint } from "./later";

@@ -4,13 +4,15 @@ import {
   isFigure,
   wordsOf,
   type Block,
+  type DrawingBlock,
   type FigureRun,
   type Run,
   type TableBlock,
 } from "@/core/briefing";
+import type { ShownTile } from "@/contract/figures";
 import type { Here } from "@/core/catalog";
 import { Button } from "../kit";
-import { SaidFigure } from "./SaidFigure";
+import { AnsweredFigure, SaidFigure } from "./SaidFigure";
 import type { Opening } from "./useOpening";
 
 const Text = styled.p<{ $isLead: boolean }>`
@@ -76,25 +78,31 @@ const SHORT = 13;
 
 interface BlocksProps {
   readonly blocks: readonly Block[];
-  readonly open: Opening;
+  /** Null on paper, where nothing opens. */
+  readonly open: Opening | null;
   readonly here?: Here | undefined;
   /** The keys of figures that read otherwise by now. */
   readonly moved?: readonly string[];
+  /** What is drawn, by its sentence, where it is known beforehand. */
+  readonly drawn?: Drawn;
   /** Height of what is drawn, in px. */
   readonly height?: number;
 }
 
 const NONE: readonly string[] = [];
 
+/** Figures that have been answered, by their sentences; null for one that cannot be asked any more. */
+export type Drawn = Readonly<Record<string, ShownTile | null>>;
+
 /** What a part of a briefing says: texts whose figures open, lists, drawings. */
-export function Blocks({ blocks, open, here, moved = NONE, height = 280 }: BlocksProps) {
+export function Blocks({ blocks, open, here, moved = NONE, drawn, height = 280 }: BlocksProps) {
   return blocks.map((block, i) => {
     if (block.kind === "note") return <Note key={i}>{block.words}</Note>;
     if (block.kind === "table") return <ListOf key={i} table={block} open={open} />;
     if (block.kind === "drawing")
       return (
         <figure key={i} aria-label={block.title}>
-          <SaidFigure says={block.says} title={block.title} {...{ open, here, height }} />
+          <Drawing block={block} {...{ open, here, drawn, height }} />
         </figure>
       );
     return (
@@ -112,11 +120,31 @@ export function Blocks({ blocks, open, here, moved = NONE, height = 280 }: Block
   });
 }
 
-function Word({ run, open, isMoved }: { run: Run; open: Opening; isMoved: boolean }) {
+function Drawing({
+  block: { says, title },
+  drawn,
+  open,
+  here,
+  height,
+}: Pick<BlocksProps, "open" | "here" | "drawn"> & {
+  readonly block: DrawingBlock;
+  readonly height: number;
+}) {
+  if (!drawn) return <SaidFigure {...{ says, title, open, here, height }} />;
+  const answer = drawn[says];
+  return answer ? (
+    <AnsweredFigure {...{ answer, title, open, height }} />
+  ) : (
+    <Note>It cannot be asked any more.</Note>
+  );
+}
+
+function Word({ run, open, isMoved }: { run: Run; open: Opening | null; isMoved: boolean }) {
   if (typeof run === "string") return run;
   if ("strong" in run) return <strong>{run.strong}</strong>;
   if ("quiet" in run) return <em>{run.quiet}</em>;
   if (run.lacks) return <span className="lacks">{wordsOf(run)}</span>;
+  if (!open) return <b>{run.words}</b>;
   return (
     <button
       className={isMoved ? "moved" : undefined}
@@ -132,7 +160,7 @@ function Word({ run, open, isMoved }: { run: Run; open: Opening; isMoved: boolea
 const titleOf = ({ key, words }: FigureRun): string =>
   /\d$/.test(key) ? words : `${key}: ${words}`;
 
-function ListOf({ table, open }: { table: TableBlock; open: Opening }) {
+function ListOf({ table, open }: { table: TableBlock; open: Opening | null }) {
   return (
     <>
       <Table aria-label={table.title}>
@@ -157,11 +185,15 @@ function ListOf({ table, open }: { table: TableBlock; open: Opening }) {
           ))}
         </tbody>
       </Table>
-      <p>
-        <Button $small onPress={() => open.ofSentence(table.says, table.title)}>
-          {table.more > 0 ? `Open all, with ${table.more} more` : "Open the list"}
-        </Button>
-      </p>
+      {open ? (
+        <p>
+          <Button $small onPress={() => open.ofSentence(table.says, table.title)}>
+            {table.more > 0 ? `Open all, with ${table.more} more` : "Open the list"}
+          </Button>
+        </p>
+      ) : (
+        table.more > 0 && <Note>and {table.more} more</Note>
+      )}
     </>
   );
 }

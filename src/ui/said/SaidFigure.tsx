@@ -1,6 +1,7 @@
 "use client";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import styled from "styled-components";
+import type { ShownTile } from "@/contract/figures";
 import type { Here } from "@/core/catalog";
 import { isDrawable } from "@/core/kinds";
 import { ask, Button, Waiting } from "../kit";
@@ -35,7 +36,8 @@ const Rows = styled.table`
 interface SaidFigureProps {
   readonly says: string;
   readonly title: string;
-  readonly open: Opening;
+  /** Null on paper, where nothing opens. */
+  readonly open: Opening | null;
   readonly here?: Here | undefined;
   /** The local day at whose end it is asked; "" for now. */
   readonly stood?: string;
@@ -72,7 +74,20 @@ export function SaidFigure({
       </div>
     );
   if (!data) return <Waiting>Counting …</Waiting>;
-  const { shown, definition, dress } = data;
+  return <AnsweredFigure answer={data} {...{ title, open, height, asTable, isTold }} />;
+}
+
+/** The figure of a sentence that has been answered. */
+export function AnsweredFigure({
+  answer: { shown, definition, dress },
+  title,
+  open,
+  height = 300,
+  asTable = false,
+  isTold = false,
+}: Pick<SaidFigureProps, "title" | "open" | "height" | "asTable" | "isTold"> & {
+  readonly answer: ShownTile;
+}) {
   if (!isDrawable(shown))
     return (
       <Rows aria-label={title}>
@@ -91,7 +106,7 @@ export function SaidFigure({
           measure=""
           title={title}
           opened={null}
-          onOpen={(mark) => open.ofMark(definition, mark, `${title}: ${mark.label}`)}
+          onOpen={(mark) => open?.ofMark(definition, mark, `${title}: ${mark.label}`)}
           asTable={asTable}
           small={height < 260}
           fills

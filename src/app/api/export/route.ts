@@ -1,4 +1,3 @@
-import { Readable } from "node:stream";
 import { ExportRequest } from "@/contract/exports";
 import {
   asRefused,
@@ -8,7 +7,7 @@ import {
   Refused,
   unreadableIn,
 } from "@/server/web";
-import { failed, isOurs, notSignedIn, refusedWith } from "../../reply";
+import { failed, fileReply, isOurs, notSignedIn, refusedWith } from "../../reply";
 import { currentDesk } from "../../session";
 
 /** A report as a file, computed for whoever asks; long ones are streamed as they come. The form posts what it exports as one field. */
@@ -34,17 +33,7 @@ export async function POST(request: Request): Promise<Response> {
         [{ code: "export.why", message: `It cannot go out as that: ${file.why}.` }],
         422,
       );
-    const headers: Record<string, string> = {
-      "content-type": file.type,
-      "content-disposition": `attachment; filename*=UTF-8''${encodeURIComponent(file.name)}`,
-      "cache-control": "no-store",
-    };
-    if (file.rows !== undefined) headers["x-rows"] = String(file.rows);
-    const body =
-      file.body instanceof Readable
-        ? (Readable.toWeb(file.body) as ReadableStream)
-        : (file.body as BodyInit);
-    return new Response(body, { headers });
+    return fileReply(file, file.rows === undefined ? {} : { "x-rows": String(file.rows) });
   } catch (error) {
     const told = asRefused(error);
     return told instanceof Refused ? refusedWith(told.problems, told.status) : failed(error);

@@ -5,7 +5,7 @@ import "@fontsource/hanken-grotesk/600.css";
 import { notFound } from "next/navigation";
 import { connection } from "next/server";
 import { loadPrint } from "../../print";
-import { BoardPrint, PrintPage } from "@/ui/print";
+import { BoardPrint, BriefingPrint, PrintPage } from "@/ui/print";
 
 export const metadata = { title: "Print" };
 
@@ -20,6 +20,7 @@ export default async function Print({ params, searchParams }: Props) {
   const page = await loadPrint((await params).secret);
   if (!page) notFound();
   if ("board" in page) return <BoardPrint {...page} />;
+  if ("briefing" in page) return <BriefingPrint {...page} />;
   const { as = "pdf", across = "1" } = await searchParams;
   return (
     <PrintPage {...page} as={as === "png" || as === "svg" ? as : "pdf"} across={across === "1"} />

@@ -1,15 +1,8 @@
-import { Readable } from "node:stream";
 import { BoardExportRequest } from "@/contract/boardExports";
-import { fileName } from "@/core/exports";
+import { exportFormats, fileName } from "@/core/exports";
 import { boardDrawer, boardSheets, loadDashboard, Refused, unreadableIn } from "@/server/web";
-import { failed, isOurs, notSignedIn, refusedWith } from "../../../reply";
+import { failed, fileReply, isOurs, notSignedIn, refusedWith } from "../../../reply";
 import { currentDesk } from "../../../session";
-
-const TYPES = {
-  pdf: "application/pdf",
-  png: "image/png",
-  xlsx: "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
-} as const;
 
 /** A whole dashboard as a file: as it is seen by whoever asks, with their rights. */
 export async function POST(request: Request): Promise<Response> {
@@ -26,14 +19,12 @@ export async function POST(request: Request): Promise<Response> {
     const { format } = asked.data;
     const body =
       format === "xlsx"
-        ? Readable.toWeb(await boardSheets(em, desk, board, asked.data))
+        ? await boardSheets(em, desk, board, asked.data)
         : await boardDrawer(em).draw({ ...asked.data, format }, board.name, desk.viewer.person);
-    return new Response(body as BodyInit, {
-      headers: {
-        "content-type": TYPES[format],
-        "content-disposition": `attachment; filename*=UTF-8''${encodeURIComponent(fileName(board.name, format))}`,
-        "cache-control": "no-store",
-      },
+    return fileReply({
+      name: fileName(board.name, format),
+      type: exportFormats[format].type,
+      body,
     });
   } catch (error) {
     return error instanceof Refused ? refusedWith(error.problems, error.status) : failed(error);
