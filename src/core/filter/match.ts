@@ -72,7 +72,7 @@ export function valueIsAny(
   view: Viewpoint,
 ): Fragment {
   const { kept } = typeOf(field);
-  if (kept === "thing") return sql`${value} = ANY(${bind(idsOf(values, view), "int[]")})`;
+  if (kept === "thing") return isAmong(value, idsOf(values, view));
   if (kept === "number")
     return sql`${value} = ANY(${bind(
       values.map((v) => keptNumber(v, field, view)),
@@ -90,6 +90,12 @@ export function valueIsAny(
     )})`;
   return sql`${foldedSql(value)} = ANY(${bind(texts, "text[]")})`;
 }
+
+/** One identity is tested as equal: so that whatever is joined to it is read for that one alone. */
+const isAmong = (value: Fragment, ids: readonly number[]): Fragment =>
+  ids.length === 1
+    ? sql`${value} = ${bind(ids[0], "int")}`
+    : sql`${value} = ANY(${bind(ids, "int[]")})`;
 
 /** Whether only what is open has one of these statuses or stages: said of states, it leads to the index of those that are open. */
 function isOpenOnly(

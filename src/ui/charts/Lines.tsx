@@ -10,6 +10,7 @@ import {
   XAxis,
   YAxis,
 } from "recharts";
+import { EndNames, namedRoom, type LineEnd } from "./EndNames";
 import { Fitted } from "./Fitted";
 import type { Figure, FigureRow, Mark, Series } from "@/core/figure";
 import { Compared, LegendAround } from "./Legend";
@@ -28,6 +29,7 @@ import {
   tipOf,
 } from "./drawing";
 import { AXIS_PADDING, type AxisStretch } from "./axis";
+import { namesFit } from "./placedNames";
 import { Plot, useAxis, useSlid, type DayFlag } from "./Plot";
 
 /** More points than this have no marks of their own. */
@@ -45,15 +47,6 @@ interface LinesProps {
   /** Called with two points that the pointer was dragged between. */
   readonly onStretch?: (stretch: AxisStretch) => void;
 }
-
-/** Room beside the last points for the longest name with its value, px. */
-const namedRoom = ({ rows, series }: Figure): number => {
-  const letters = series.map(({ label }, i) => {
-    const last = [...rows].reverse().find((row) => row.parts[i]?.value != null);
-    return Math.min(label.length, 12) + (last?.parts[i].words.length ?? 0);
-  });
-  return Math.min(Math.max(104, 26 + Math.max(...letters) * 6.4), 170);
-};
 
 /** As its series says, or so that lines can be told apart without their colours. */
 const dashOf = ({ line }: Series, place: number): string =>
@@ -130,15 +123,6 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
     ...figure.rows.flatMap((row) => series.map((_, i) => markOf(row, i).value ?? 0)),
   );
   const ticks = ticksTo(most);
-  const ends = endPlaces(
-    figure,
-    series.length,
-    markOf,
-    ticks[ticks.length - 1],
-    drawn.small ? 175 : 280,
-    isArea,
-    as === "full",
-  );
   // A line may end before the others do: what was spent ends today, a plan goes on.
   const lastKnown = series.map((_, i) =>
     figure.rows.findLastIndex((row) => markOf(row, i).value !== null),
@@ -150,11 +134,12 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
   // Where the values written at the points would run into one another, only some of them are.
   const longest = Math.max(0, ...figure.rows.map((row) => row.written.length));
   const everyNth = Math.max(1, Math.ceil((figure.rows.length * longest * 7) / USUAL_WIDTH));
-  const hasRoom =
-    figure.series.length === 0 || figure.series.every((_, i) => ends[i] !== undefined);
+  const hasRoom = namesFit(figure.series.length, drawn.small ? 175 : 280);
+  const isNamed = figure.series.length > 0 && hasRoom && dress.legend !== "none";
+  const ends = isNamed ? endsOf(figure, as, lastKnown) : [];
   const margins = {
     left: dress.axisTitle ? 58 : 44,
-    right: figure.series.length && hasRoom ? namedRoom(figure) : 36,
+    right: figure.series.length && hasRoom ? namedRoom(endsOf(figure, as, lastKnown)) : 36,
   };
   const [slid, onSlide] = useSlid({ points: figure.rows.length, margins, isBand: false }, figure);
   const axis = useAxis(slid);
@@ -262,8 +247,7 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
                     drawn={drawn}
                     last={point.index === lastKnown[i]}
                     written={(rows.length - 1 - point.index) % everyNth === 0}
-                    named={one ? (hasRoom && dress.legend !== "none" ? one.label : "") : null}
-                    shift={ends[i] ?? 0}
+                    isNamed={one !== null}
                     isDense={rows.length > MOST_MARKED}
                   />
                 );
@@ -308,6 +292,7 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
                 </Fragment>
               );
             })}
+            <EndNames ends={ends} />
             {slider && <Brush dataKey="label" {...SLIDER} onChange={onSlide} />}
           </ComposedChart>
         </Fitted>
@@ -316,43 +301,24 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
   );
 }
 
-/** How far each end label moves up or down, in px, so that names keep 15 px apart; undefined for labels without room. */
-function endPlaces(
+/** Where each line ends, with what it comes to there: areas lie on one another. */
+const endsOf = (
   figure: Figure,
-  count: number,
-  markOf: (row: FigureRow, i: number) => Mark,
-  top: number,
-  height: number,
-  stacked: boolean,
-  full: boolean,
-): (number | undefined)[] {
-  const all = Array.from({ length: count }, (_, i) => {
-    const last = figure.rows.findLast((row) => markOf(row, i).value !== null);
-    return last ? (markOf(last, i).value ?? 0) : 0;
-  });
-  if (figure.rows.length === 0) return [];
-  const whole = full
-    ? Math.max(
-        all.reduce((sum, n) => sum + n, 0),
-        1e-9,
-      ) / 100
-    : 1;
+  as: NonNullable<LinesProps["as"]>,
+  lastKnown: readonly number[],
+): LineEnd[] => {
   let below = 0;
-  const ends = all
-    .map((value, i) => ({
-      i,
-      y: height * (1 - (stacked ? (below += value / whole) : value) / top),
-    }))
-    .sort((a, b) => a.y - b.y);
-  const places: (number | undefined)[] = [];
-  let previous = -Infinity;
-  for (const { i, y } of ends) {
-    const at = Math.max(y, previous + 15);
-    places[i] = at > height + 6 ? undefined : at - y;
-    previous = at;
-  }
-  return places;
-}
+  const marks = figure.series.map((_, i) => figure.rows[lastKnown[i]]?.parts[i]);
+  const sum = marks.reduce((all, mark) => all + (mark?.value ?? 0), 0);
+  const scale = as === "full" ? 100 / Math.max(sum, 1e-9) : 1;
+  return figure.series.flatMap(({ label }, i) => {
+    const mark = marks[i];
+    if (mark?.value == null) return [];
+    const own = mark.value * scale;
+    const height = as === "line" ? own : (below += own);
+    return [{ name: label, mark, row: figure.rows[lastKnown[i]].label, height }];
+  });
+};
 
 function Dot({
   point,
@@ -361,8 +327,7 @@ function Dot({
   mark,
   drawn,
   last,
-  named,
-  shift,
+  isNamed,
   isDense,
 }: {
   point: { cx?: number; cy?: number };
@@ -371,8 +336,8 @@ function Dot({
   mark: Mark;
   drawn: Drawn;
   last: boolean;
-  named: string | null;
-  shift: number;
+  /** Its line has a name, at its end or in the legend: values are written for lines without one. */
+  isNamed: boolean;
   /** So many points that their marks would run into one another. */
   isDense: boolean;
 }) {
@@ -390,20 +355,12 @@ function Dot({
           r={isOpen ? 6 : drawn.dress.marks && (last || !isDense) ? 3.2 : 0}
           fill={isOpen ? "var(--brass)" : fill(mark.color)}
         />
-        {written && mark.written && !drawn.small && named === null && (
+        {written && mark.written && !drawn.small && !isNamed && (
           <text x={cx} y={cy - 10} textAnchor="middle">
             {mark.written}
           </text>
         )}
       </g>
-      {last && named && (
-        <text x={cx + 10} y={cy + 4 + shift} style={{ fontWeight: 650, fill: "var(--ink)" }}>
-          {named.length > 12 ? `${named.slice(0, 11)}…` : named}
-          <tspan dx={5} style={{ fontWeight: 400 }}>
-            {mark.words}
-          </tspan>
-        </text>
-      )}
     </g>
   );
 }
