@@ -62,7 +62,7 @@ const personDays = ({ rows, calendar, days }: Books & { readonly days?: Days }):
           GROUP BY 1, 2) a ON a.person_id = p.id AND a.day = ${day}
       LEFT JOIN (SELECT t.c0 AS person_id, t.c1 AS day, sum(t.c2) AS worked, sum(t.c2) FILTER (WHERE t.c3) AS billable
           FROM (${rows("timeEntries", ["person", "worked on", "minutes", "billable"])}) t
-          WHERE t.c1 BETWEEN ${from} AND ${to} GROUP BY 1, 2) w ON w.person_id = p.id AND w.day = ${day}
+          WHERE t.c1 BETWEEN ${from} AND ${to} GROUP BY t.c1, t.c0) w ON w.person_id = p.id AND w.day = ${day}
       LEFT JOIN (SELECT t.person_id, max(t.worked_on) AS worked_on FROM time_entries t
           WHERE t.gone_at IS NULL AND t.person_id IN (SELECT q.id FROM people q WHERE NOT q.active AND q.left_on IS NULL)
           GROUP BY 1) last ON last.person_id = p.id

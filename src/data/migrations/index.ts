@@ -12,6 +12,7 @@ import { Migration20261201200000_tries } from "./Migration20261201200000_tries";
 import { Migration20261201220000_words } from "./Migration20261201220000_words";
 import { Migration20261202000000_money } from "./Migration20261202000000_money";
 import { Migration20261203000000_rooms } from "./Migration20261203000000_rooms";
+import { Migration20261203100000_days } from "./Migration20261203100000_days";
 
 /** Every migration, oldest first. */
 export const migrations = [
@@ -29,4 +30,5 @@ export const migrations = [
   { name: "Migration20261201220000_words", class: Migration20261201220000_words },
   { name: "Migration20261202000000_money", class: Migration20261202000000_money },
   { name: "Migration20261203000000_rooms", class: Migration20261203000000_rooms },
+  { name: "Migration20261203100000_days", class: Migration20261203100000_days },
 ];
