@@ -64,6 +64,9 @@ export const Part = styled.section<{ $picked?: boolean }>`
   @media (max-width: 700px) {
     padding: 8px 8px 10px 26px;
     margin-left: -16px;
+    > header .number {
+      left: 4px;
+    }
   }
 `;
 

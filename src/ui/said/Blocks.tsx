@@ -50,6 +50,9 @@ const Note = styled.p`
   color: var(--ink-2);
   font: italic 400 17px/24px var(--serif);
 `;
+const Drawings = styled.figure`
+  margin: 12px 0 20px;
+`;
 const Table = styled.table`
   width: 100%;
   border-collapse: collapse;
@@ -101,9 +104,9 @@ export function Blocks({ blocks, open, here, moved = NONE, drawn, height = 280 }
     if (block.kind === "table") return <ListOf key={i} table={block} open={open} />;
     if (block.kind === "drawing")
       return (
-        <figure key={i} aria-label={block.title}>
+        <Drawings key={i} aria-label={block.title}>
           <Drawing block={block} {...{ open, here, drawn, height }} />
-        </figure>
+        </Drawings>
       );
     return (
       <Text key={i} $isLead={Boolean(block.isLead)}>
