@@ -1,4 +1,3 @@
-import type { Here } from "../catalog";
 import type { BriefingPart, BriefingPlace } from "./part";
 import { openItemsOf } from "./openItems";
 import { head } from "./project/head";
@@ -24,15 +23,6 @@ import {
 
 export const BRIEFING_KINDS = ["project", "sprint", "release", "team", "filter"] as const;
 export type BriefingKind = (typeof BRIEFING_KINDS)[number];
-
-/** What `this project`, `this sprint` … mean in a briefing. */
-export const hereOf = ({
-  kind,
-  target,
-}: {
-  readonly kind: BriefingKind;
-  readonly target: number;
-}): Here | undefined => (kind === "filter" ? undefined : { thing: kind, id: target });
 
 const PROJECT: readonly BriefingPart[] = [
   head,

@@ -230,6 +230,7 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
                 isAnimationActive={false}
                 connectNulls={false}
                 dot={false}
+                activeDot={false}
               />
             )}
             {[...series.keys()].map((i) => {
@@ -259,6 +260,8 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
                 isAnimationActive: false,
                 connectNulls: false,
                 dot,
+                // Another mark under the pointer would take what is meant for the point.
+                activeDot: false,
               };
               return isArea ? (
                 <Area
@@ -269,7 +272,6 @@ export function Lines({ figure, drawn, as = "line", flags = [], stretch, onStret
                   fill={fill(color)}
                   fillOpacity={figure.series.length ? 0.86 : 0.22}
                   dot={dot as never}
-                  activeDot={false}
                 />
               ) : (
                 <Fragment key={i}>
