@@ -1,3 +1,4 @@
+import { execFileSync } from "node:child_process";
 import { expect, test, type Page } from "./lanes";
 import { choose, signIn } from "./support";
 
@@ -124,6 +125,41 @@ test("a week of hours by keys: typed, corrected, asked back, copied", async ({ p
   await expect(asked).toContainText("is still to come");
   await asked.getByRole("button", { name: "No, leave it" }).click();
   await expect(asked).toBeHidden();
+});
+
+const askedFor = async (page: Page, data: object) =>
+  (
+    await page.request.post("/api/export/briefing", {
+      data,
+      headers: { origin: new URL(page.url()).origin },
+    })
+  ).status();
+
+test("a briefing is taken along as a PDF, each as they may read it", async ({ page, browser }) => {
+  await openHeron(page);
+  await page.getByRole("button", { name: "Briefing", exact: true }).click();
+  await page.waitForURL(/\/briefings\/\d+$/);
+  await expect(page.getByRole("heading", { name: "Heron refit: where it stands" })).toBeVisible();
+  const id = Number(/\d+$/.exec(page.url())![0]);
+  const [file] = await Promise.all([
+    page.waitForEvent("download", { timeout: 60_000 }),
+    page.getByRole("button", { name: "PDF", exact: true }).click(),
+  ]);
+  expect(file.suggestedFilename()).toMatch(/^Heron refit.* where it stands\.pdf$/);
+  const text = execFileSync("pdftotext", ["-layout", await file.path(), "-"], { encoding: "utf8" });
+  expect(text).toContain("Heron refit: where it stands");
+  expect(text).toContain("for Runa Vale");
+  expect(text).toContain("€");
+  expect(text).not.toContain("Money is not yours to see");
+  // What is written in the page stands on the paper, word by word.
+  const said = (await page.locator("article p").first().innerText()).replace(/\s+/g, " ");
+  expect(text.replace(/\s+/g, " ")).toContain(said);
+  expect(await askedFor(page, { id: 999_999 })).toBe(404);
+  expect(await askedFor(page, { id: "Heron refit" })).toBe(400);
+  const stranger = await (await browser.newContext()).newPage();
+  await stranger.goto(new URL("/sign-in", page.url()).href);
+  expect(await askedFor(stranger, { id })).toBe(401);
+  await stranger.context().close();
 });
 
 test("a briefing is made, written in with a live figure, frozen, and read by who sees no money", async ({

@@ -8,6 +8,31 @@ const REPORTS = [
   "count items where status is open by assignee top 4 as bars",
 ];
 
+test("while the records of another bar are read, no count of the one before stands beside its name", async ({
+  page,
+}) => {
+  await signIn(page, "runa");
+  await page.goto(reportOf(REPORTS[0]));
+  await marks(page).first().focus();
+  await page.keyboard.press("Enter");
+  expect(await recordsInDrawer(page)).toBe(await valueOf(marks(page).first()));
+  let answer = () => {};
+  const held = new Promise<void>((resolve) => (answer = resolve));
+  await page.route("**/api/room/records", async (route) => {
+    await held;
+    await route.continue();
+  });
+  const next = marks(page).nth(1);
+  const name = (await next.getAttribute("aria-label"))!.split(":")[0];
+  await next.focus();
+  await page.keyboard.press("Enter");
+  const status = page.getByLabel("Records and workings").getByRole("status").first();
+  await expect(status).toContainText(name);
+  await expect(status).not.toContainText("·");
+  answer();
+  expect(await recordsInDrawer(page)).toBe(await valueOf(next));
+});
+
 for (const sentence of REPORTS) {
   test(`the records behind the bars add up: ${sentence}`, async ({ page }) => {
     await signIn(page, "runa");

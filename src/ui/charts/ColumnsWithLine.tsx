@@ -237,6 +237,7 @@ export function ColumnsWithLine({
                 stroke={fill(line.color)}
                 strokeWidth={LINE_PX[drawn.dress.weight]}
                 isAnimationActive={false}
+                activeDot={false}
                 dot={({ cx, cy, index }: Point) => {
                   const mark = figure.rows[index] && of(figure.rows[index]);
                   return cx === undefined || cy === undefined || !mark || mark.value === null ? (

@@ -1,5 +1,6 @@
 "use client";
 import { useSyncExternalStore } from "react";
+import styled from "styled-components";
 import { later, useFetchAhead } from "./later";
 
 /** What is said for a moment, with an act such as undo. */
@@ -11,15 +12,41 @@ export interface Message {
 const load = () => import("./ToastRegion");
 const Region = later(load, "Region");
 
-let isTold = false;
+interface Told {
+  /** There is something to show, and the place to show it. */
+  readonly isShown: boolean;
+  /** What has to be said although its place cannot be fetched. */
+  readonly bare: string | null;
+}
+const NOTHING: Told = { isShown: false, bare: null };
+
+let told = NOTHING;
 const listeners = new Set<() => void>();
+const become = (next: Told) => {
+  told = next;
+  for (const listener of listeners) listener();
+};
 
 /** Says what happened, for a moment; with an act (such as undo) longer. */
 export function tell(text: string, act?: Message["act"]): void {
-  void load().then(({ show }) => show(act ? { text, act } : { text }));
-  isTold = true;
-  for (const listener of listeners) listener();
+  load().then(
+    ({ show }) => {
+      show(act ? { text, act } : { text });
+      become({ isShown: true, bare: null });
+    },
+    () => become({ ...told, bare: text }),
+  );
 }
+
+const Bare = styled.p`
+  position: fixed;
+  right: 20px;
+  bottom: 20px;
+  z-index: 60;
+  padding: 10px 16px;
+  background: var(--ink);
+  color: var(--paper);
+`;
 
 const listen = (listener: () => void) => {
   listeners.add(listener);
@@ -28,12 +55,16 @@ const listen = (listener: () => void) => {
 
 /** The place of messages, once there is one. */
 export function Toasts() {
-  // Also that the server cannot be reached has to be said.
   useFetchAhead(Region);
-  const isShown = useSyncExternalStore(
+  const { isShown, bare } = useSyncExternalStore(
     listen,
-    () => isTold,
-    () => false,
+    () => told,
+    () => NOTHING,
   );
-  return isShown ? <Region /> : null;
+  return (
+    <>
+      {bare && <Bare role="alert">{bare}</Bare>}
+      {isShown && <Region />}
+    </>
+  );
 }

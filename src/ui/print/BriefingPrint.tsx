@@ -72,7 +72,10 @@ export function BriefingPrint({
     <Sheet ref={sheet} data-ready={isReady || undefined} data-figure>
       <White />
       <div className="brand">
-        {brand.picture && <img src={brand.picture} alt="" />}
+        {brand.picture && (
+          // eslint-disable-next-line @next/next/no-img-element -- a drawing that brings its bytes with it
+          <img src={brand.picture} alt="" />
+        )}
         {brand.heading || workspace}
         <span>for {who}</span>
       </div>

@@ -2,7 +2,7 @@
 import { type CountReport, type ListReport, type ShownRecords } from "@/core/kinds";
 import { useQuery } from "@tanstack/react-query";
 import { ChevronDown, ChevronRight, Copy } from "lucide-react";
-import { useEffect, useMemo, useState } from "react";
+import { useCallback, useEffect, useLayoutEffect, useMemo, useState } from "react";
 import styled from "styled-components";
 import { isNumeric, lastOf, subjects, type AskContext } from "@/core/catalog";
 import { PLAIN_DRESS, type Dress, type SimpleMeasure } from "@/core/definition";
@@ -98,6 +98,10 @@ export function ListFigure({
   mayChangeItems,
 }: ListFigureProps) {
   const [count, setCount] = useState<number | null>(null);
+  const onRecords = useCallback(
+    (records: { readonly count: number } | null) => setCount(records?.count ?? null),
+    [],
+  );
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
   useEffect(() => setPicked(new Set()), [report]);
   const showing = report.showing.length
@@ -157,7 +161,7 @@ export function ListFigure({
         <Grouped context={context} report={report} table={table} onCount={setCount} />
       ) : (
         <div style={{ flex: 1, minHeight: 0, display: "flex", flexDirection: "column" }}>
-          <RecordsTable bare report={report} {...table} onCount={({ count }) => setCount(count)} />
+          <RecordsTable bare report={report} {...table} onCount={onRecords} />
           <Totals context={context} report={report} showing={showing} />
         </div>
       )}
@@ -252,14 +256,12 @@ function Grouped({
   context: AskContext;
   report: ListReport;
   table: Omit<Parameters<typeof RecordsTable>[0], "report">;
-  onCount: (count: number) => void;
+  onCount: (count: number | null) => void;
 }) {
   const { columns, shown } = useTotals(context, report, table.showing);
   const [open, setOpen] = useState<ReadonlySet<string>>(new Set());
   const total = shown?.answer.total[0].records;
-  useEffect(() => {
-    if (total !== undefined) onCount(total);
-  }, [total, onCount]);
+  useLayoutEffect(() => onCount(total ?? null), [total, onCount]);
   const rows = shown?.figure.rows ?? [];
   const counted: CountReport = {
     kind: "count",

@@ -5,7 +5,7 @@ import { useInfiniteQuery } from "@tanstack/react-query";
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { ArrowDown, ArrowUp } from "lucide-react";
 import Link from "next/link";
-import { useEffect, useRef } from "react";
+import { useEffect, useLayoutEffect, useRef } from "react";
 import styled from "styled-components";
 
 import { ask, Waiting } from "../kit";
@@ -128,7 +128,8 @@ export interface RecordsTableProps {
   readonly showing: readonly (readonly string[])[];
   readonly sorts: Sorts;
   readonly onSort: (sorts: Sorts) => void;
-  readonly onCount?: (records: Pick<ShownRecords, "count" | "different">) => void;
+  /** Told before anything is painted: how many there are, null as long as that is not known. */
+  readonly onCount?: (records: Pick<ShownRecords, "count" | "different"> | null) => void;
   readonly bare?: boolean;
   /** Keys of the items that are picked, where they can be. */
   readonly picked?: ReadonlySet<string>;
@@ -185,9 +186,7 @@ export function RecordsTable({
   useEffect(() => {
     if (last >= rows.length - 40 && hasNextPage && !isFetching) void fetchNextPage();
   }, [last, rows.length, hasNextPage, isFetching, fetchNextPage]);
-  useEffect(() => {
-    if (first) onCount?.(first);
-  }, [first, onCount]);
+  useLayoutEffect(() => onCount?.(first ?? null), [first, onCount]);
   if (error)
     return (
       <p role="alert" style={{ padding: 14, color: "var(--alarm)" }}>

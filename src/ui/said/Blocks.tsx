@@ -50,7 +50,7 @@ const Note = styled.p`
   color: var(--ink-2);
   font: italic 400 17px/24px var(--serif);
 `;
-const Drawings = styled.figure`
+const DrawnFigure = styled.figure`
   margin: 12px 0 20px;
 `;
 const Table = styled.table`
@@ -104,9 +104,9 @@ export function Blocks({ blocks, open, here, moved = NONE, drawn, height = 280 }
     if (block.kind === "table") return <ListOf key={i} table={block} open={open} />;
     if (block.kind === "drawing")
       return (
-        <Drawings key={i} aria-label={block.title}>
+        <DrawnFigure key={i} aria-label={block.title}>
           <Drawing block={block} {...{ open, here, drawn, height }} />
-        </Drawings>
+        </DrawnFigure>
       );
     return (
       <Text key={i} $isLead={Boolean(block.isLead)}>

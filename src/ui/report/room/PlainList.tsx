@@ -7,7 +7,8 @@ import { RecordsTable, type Sorts } from "../RecordsTable";
 
 /** Until a picture is chosen: the matching records themselves, with their count. */
 export function PlainList({ report, asGroups }: { report: CountReport; asGroups: ReactNode }) {
-  const [count, setCount] = useState<number | null>(null);
+  const [records, setRecords] = useState<{ readonly count: number } | null>(null);
+  const count = records?.count ?? null;
   const [sorts, setSorts] = useState<Sorts>([]);
   const showing = subjects[report.subject.id].showing.map((id) => [id]);
   return (
@@ -29,7 +30,7 @@ export function PlainList({ report, asGroups }: { report: CountReport; asGroups:
           showing={showing}
           sorts={sorts}
           onSort={setSorts}
-          onCount={({ count }) => setCount(count)}
+          onCount={setRecords}
         />
       </div>
     </>
