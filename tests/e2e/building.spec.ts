@@ -89,7 +89,9 @@ test("a group of a pivot goes to another place by keys, and the sentence follows
   await page.waitForLoadState("networkidle");
   await places.getByRole("option", { name: "priority" }).focus();
   await page.keyboard.press("Enter");
+  await expect(places.locator("[data-dragging]")).toBeVisible();
   await page.keyboard.press("Tab");
+  await expect(places.locator("[data-drop-target]").first()).toBeVisible();
   await page.keyboard.press("Enter");
   await expect(page.getByRole("heading", { level: 1 })).toHaveAccessibleName(
     /by team then status split by priority as pivot$/,

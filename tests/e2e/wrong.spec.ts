@@ -154,8 +154,9 @@ test("a page that cannot draw itself says so once, keeps still, and comes back w
 }) => {
   await signIn(page, "ines");
   await page.goto(reportOf("count faults where status is open by priority as bars"));
-  await page.getByRole("button", { name: "Say more" }).click();
   await page.waitForLoadState("networkidle");
+  await page.getByRole("button", { name: "Say more" }).click();
+  await expect(page.getByText("conditions in groups …")).toBeVisible();
   await page.route("**/_next/static/chunks/**", (route) => route.abort());
   await page.getByText("conditions in groups …").click();
   await expect(page.getByRole("heading", { name: "This page could not be drawn" })).toBeVisible();
