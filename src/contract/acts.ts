@@ -4,6 +4,7 @@ import { dashboardActs } from "./dashboards";
 import { figureActs } from "./figures";
 import { hoursActs } from "./hours";
 import { projectActs } from "./projects";
+import { roomActs } from "./rooms";
 import { questionActs } from "./questions";
 import { itemActs } from "./items";
 import { libraryActs } from "./library";
@@ -22,6 +23,7 @@ export const actContracts = {
   ...itemActs,
   ...workspaceActs,
   ...projectActs,
+  ...roomActs,
   ...hoursActs,
   ...briefingActs,
 };

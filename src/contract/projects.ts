@@ -60,12 +60,6 @@ export interface ShownProject {
   /** A weekly word may be handed in. */
   readonly maySay: boolean;
   readonly seesMoney: boolean;
-  /** The dashboards that it shows: that of its type, and one of its own. */
-  readonly boards: readonly {
-    readonly id: number;
-    readonly name: string;
-    readonly isOwn: boolean;
-  }[];
   readonly healthWords: readonly string[];
   readonly today: string;
   readonly openItems: number;
@@ -173,12 +167,4 @@ export const projectActs = {
   remind: act(
     z.strictObject({ project: z.int(), week: z.string().regex(/^\d{4}-W\d\d$/) }),
   ).answers<{ readonly to: string }>(),
-  /** Which dashboard all projects of a type show (by administrators), or one project (by its manager); null: none. */
-  setRoomBoard: act(
-    z.strictObject({
-      project: z.int(),
-      isOwn: z.boolean(),
-      dashboard: z.int().nullable(),
-    }),
-  ).answers<true>(),
 };

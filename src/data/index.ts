@@ -37,6 +37,7 @@ export * from "./repositories/drafts";
 export * from "./repositories/filters";
 export * from "./repositories/hours";
 export * from "./repositories/imports";
+export * from "./repositories/rooms";
 export { hold } from "./lock";
 export * from "./repositories/itemChanges";
 export * from "./repositories/itemPages";

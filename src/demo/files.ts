@@ -33,6 +33,18 @@ export interface Made {
   readonly comments: readonly string[][];
   readonly time: readonly string[][];
   readonly sprints: readonly MadeSprint[];
+  readonly releases: readonly MadeRelease[];
+}
+
+/** What goes out together; days are local ones. */
+export interface MadeRelease {
+  readonly name: string;
+  readonly project: string;
+  readonly starts: Day;
+  readonly due: Day;
+  readonly released: Day | null;
+  /** The sprints whose work goes out with it. */
+  readonly sprints: readonly string[];
 }
 
 export interface MadeSprint {
@@ -118,6 +130,16 @@ export function worldFiles(made: Made): RawBundle {
         instantText(s.from),
         instantText(s.to),
         s.closed ? instantText(s.closed) : "",
+      ]),
+    ),
+    releases: table(
+      names("releases"),
+      made.releases.map((one) => [
+        one.name,
+        one.project,
+        one.starts,
+        one.due,
+        one.released && one.released <= today ? one.released : "",
       ]),
     ),
     fields: table(names("fields"), [

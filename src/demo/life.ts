@@ -54,6 +54,12 @@ export class Life {
     this.row[field] = to;
     return this;
   }
+
+  /** Sets a field whose moves are not kept, unless the world ends first. */
+  set(field: string, to: string): this {
+    if (!this.isOver) this.row[field] = to;
+    return this;
+  }
 }
 
 /** An instant on a day in which people write things down: mostly in working hours, rarely at night. */

@@ -1,6 +1,6 @@
-import { addDays, startOfDay, weekdayOf, type Day, type Instant } from "@/core/time";
+import { addDays, localDay, startOfDay, weekdayOf, type Day, type Instant } from "@/core/time";
 import { ZONE } from "./cast";
-import type { MadeSprint } from "./files";
+import type { MadeRelease, MadeSprint } from "./files";
 import { HOUR } from "./life";
 
 /** The sprints of both software teams, a fortnight each, from the first Monday on. */
@@ -22,4 +22,32 @@ export function makeSprints(start: Day, end: Instant): MadeSprint[] {
     }
   }
   return sprints;
+}
+
+/** A release goes out after so many sprints of a team. */
+const SPRINTS_A_RELEASE = 4;
+/** The versions that the releases of a team bear: "Booking site 3.1". */
+const VERSIONS: Readonly<Record<string, string>> = {
+  "Booking site": "Booking site 3",
+  "Tickets and fares": "Fares 2",
+};
+
+/** What each team ships together: the work of four sprints, out three days after the last of them is closed. */
+export function makeReleases(sprints: readonly MadeSprint[]): MadeRelease[] {
+  return Object.entries(VERSIONS).flatMap(([team, version]) => {
+    const mine = sprints.filter((sprint) => sprint.team === team);
+    return Array.from({ length: Math.ceil(mine.length / SPRINTS_A_RELEASE) }, (_, n) => {
+      const of = mine.slice(n * SPRINTS_A_RELEASE, (n + 1) * SPRINTS_A_RELEASE);
+      const starts = localDay(of[0].from, ZONE);
+      const last = of.length === SPRINTS_A_RELEASE ? of.at(-1)! : null;
+      return {
+        name: `${version}.${n + 1}`,
+        project: team === "Booking site" ? version : "",
+        starts,
+        due: addDays(starts, SPRINTS_A_RELEASE * 14),
+        released: last?.closed ? addDays(localDay(last.closed, ZONE), 3) : null,
+        sprints: of.map((sprint) => sprint.name),
+      };
+    });
+  });
 }

@@ -10,11 +10,11 @@ import {
   type Instant,
 } from "@/core/time";
 import { LANDINGS, PEOPLE, PROJECTS, SERVICES, VESSELS, WRONGS, ZONE, type Team } from "./cast";
-import { assetOf, worldFiles, type Made, type MadeSprint } from "./files";
+import { assetOf, worldFiles, type Made, type MadeRelease, type MadeSprint } from "./files";
 import { atWork, DAY, HOUR, Life, somewhen, workTime } from "./life";
 import { plannedParts } from "./parts";
 import { Random } from "./random";
-import { makeSprints } from "./sprints";
+import { makeReleases, makeSprints } from "./sprints";
 
 export interface WorldOptions {
   readonly seed: number;
@@ -47,6 +47,7 @@ class World implements Made {
   readonly comments: string[][] = [];
   readonly time: string[][] = [];
   readonly sprints: MadeSprint[] = [];
+  readonly releases: MadeRelease[] = [];
   private readonly storm: Day;
   private readonly firmware: Day;
   private readonly numbers = { D: 0, B: 0, E: 0 };
@@ -62,6 +63,7 @@ class World implements Made {
 
   build(): RawBundle {
     this.sprints.push(...makeSprints(this.start, this.end));
+    this.releases.push(...makeReleases(this.sprints));
     const scale = this.options.scale ?? 1;
     for (let day = this.start; day <= this.today; day = addDays(day, 1)) {
       for (let n = this.deskArrivals(day, scale); n > 0; n -= 1) this.deskItem(day);
@@ -361,13 +363,16 @@ class World implements Made {
     };
     life.wait(Math.max(HOUR, joins - life.now));
     if (isLate) next(0.01);
-    life.move("sprint", sprint.name, lead).move("assignee", who, lead);
+    life
+      .move("sprint", sprint.name, lead)
+      .set("release", this.releaseOf(sprint))
+      .move("assignee", who, lead);
     life.wait(Math.max(0, sprint.from - life.now) + random.next() * (isLate ? 1 : 8) * DAY);
     next(0.1).move("status", "Building", who);
     if (random.chance(0.12) && life.row.points)
       life.wait(HOUR).move("points", String(random.pick([2, 3, 5, 8, 13])), who);
     if (random.chance(0.05)) {
-      next(1).move("sprint", "", lead);
+      next(1).move("sprint", "", lead).set("release", "");
       return void next(9).move("status", "Dropped", lead);
     }
     next(0.8).move(
@@ -379,7 +384,8 @@ class World implements Made {
     else next(6);
     if (life.now > (sprint.closed ?? sprint.to) && sprint.closed && later[1]) {
       life.rewind(sprint.closed);
-      life.move("sprint", later[later.indexOf(sprint) + 1]?.name ?? sprint.name, lead);
+      const to = later[later.indexOf(sprint) + 1] ?? sprint;
+      life.move("sprint", to.name, lead).set("release", this.releaseOf(to));
       next(1);
     }
     life.move("status", "Checking", who);
@@ -392,6 +398,10 @@ class World implements Made {
     const fault = this.lives[this.lives.length - 1 - random.whole(1, 60)];
     if (fault?.row.kind === "request" && random.chance(0.2))
       this.links.push([life.row.key, "implements", fault.row.key]);
+  }
+
+  private releaseOf({ name }: MadeSprint): string {
+    return this.releases.find(({ sprints }) => sprints.includes(name))?.name ?? "";
   }
 
   private doubledSprint(): string {

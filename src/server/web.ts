@@ -25,6 +25,8 @@ export * from "./dashboards/dashboards";
 export { loadItem } from "./items/itemPage";
 export { firstSprint, listSprints } from "./sprints/sprintRoom";
 export { projectRoom } from "./projects/room";
+export { firstRelease, listReleases, showRelease } from "./releases/releases";
+export { boardsOfRoom } from "./rooms/boards";
 export { sayIn } from "./projects/says";
 export { listBriefings, showBriefing } from "./briefings/briefings";
 export { listFilters } from "./library/filters";

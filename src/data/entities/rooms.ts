@@ -1,6 +1,7 @@
 import { defineEntity, p } from "@mikro-orm/core";
 import type { BriefingKind } from "@/core/briefing";
 import type { KeptBriefing, KeptPart } from "@/contract/briefings";
+import type { RoomKind } from "@/contract/rooms";
 import { filled } from "./base";
 import { DashboardEntity } from "./definitions";
 import { Person } from "./people";
@@ -11,7 +12,7 @@ export const RoomBoard = defineEntity({
   tableName: "room_boards",
   properties: {
     id: p.integer().primary(),
-    kind: p.text().$type<"project" | "sprint" | "release">(),
+    kind: p.text().$type<RoomKind>(),
     type: p.text().nullable(),
     targetId: p.integer().nullable(),
     dashboard: p.manyToOne(DashboardEntity),

@@ -8,7 +8,7 @@ import {
   withConnection,
   type EntityManager,
 } from "../database";
-import { BriefingEntity, BriefingTemplate, DashboardEntity, Person, RoomBoard } from "../entities";
+import { BriefingEntity, BriefingTemplate, Person } from "../entities";
 import { isoText } from "./instants";
 
 /** A briefing as it is kept. */
@@ -198,47 +198,4 @@ export const putTemplate = (
 export const removeTemplate = (em: EntityManager, id: number): Promise<void> =>
   unitOfWork(em, async (unit) => {
     await unit.nativeDelete(BriefingTemplate, { id });
-  });
-
-export type RoomKind = "project" | "sprint" | "release";
-
-/** The dashboards that the room of a thing shows: that of its type first, then its own. */
-export async function roomBoards(
-  em: EntityManager,
-  kind: RoomKind,
-  type: string,
-  target: number,
-): Promise<{ readonly id: number; readonly name: string; readonly isOwn: boolean }[]> {
-  const found = await fresh(em).find(
-    RoomBoard,
-    { kind, $or: [{ type }, { targetId: target }], dashboard: { deletedAt: null } },
-    { populate: ["dashboard"] },
-  );
-  return found
-    .map(({ dashboard, targetId }) => ({
-      id: dashboard.id,
-      name: dashboard.name,
-      isOwn: targetId !== null && targetId !== undefined,
-    }))
-    .sort((a, b) => Number(a.isOwn) - Number(b.isOwn));
-}
-
-/** Sets which dashboard rooms show; null takes it away. */
-export const putRoomBoard = (
-  em: EntityManager,
-  kind: RoomKind,
-  of: { readonly type: string } | { readonly target: number },
-  dashboard: number | null,
-): Promise<void> =>
-  unitOfWork(em, async (unit) => {
-    const where =
-      "type" in of
-        ? { kind, type: of.type, targetId: null }
-        : { kind, type: null, targetId: of.target };
-    await unit.nativeDelete(RoomBoard, where);
-    if (dashboard !== null)
-      unit.create(RoomBoard, {
-        ...where,
-        dashboard: unit.getReference(DashboardEntity, dashboard),
-      });
   });

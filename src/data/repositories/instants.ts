@@ -4,3 +4,6 @@ export const ISO = (column: string): string =>
 
 /** The same of a date that an entity has. */
 export const isoText = (date: Date): string => `${date.toISOString().slice(0, 19)}Z`;
+
+/** SQL: a local day of a column as ISO 8601. */
+export const isoDay = (column: string): string => `${column}::text`;

@@ -3,7 +3,7 @@ import type { Instant } from "@/core/time";
 import { fresh, inTransaction, unitOfWork, withConnection, type EntityManager } from "../database";
 import { Reminder } from "../entities";
 import { notePresence, touchRecords } from "./histories";
-import { isoText } from "./instants";
+import { isoDay, isoText } from "./instants";
 
 /** What is kept of a project by hand: how far it is, its milestones, and what is said of it week by week. */
 
@@ -16,8 +16,6 @@ export interface ProjectRow {
   readonly managerName: string | null;
   readonly teams: readonly string[];
 }
-
-const isoDay = (column: string): string => `${column}::text`;
 
 export async function loadProject(em: EntityManager, id: number): Promise<ProjectRow | null> {
   const { rows } = await withConnection(em, (client) =>

@@ -13,6 +13,7 @@ import { mailActs } from "./mail";
 import { noteActs } from "./notes";
 import { hoursActs } from "./hours";
 import { projectActs } from "./projects";
+import { roomActs } from "./rooms";
 import { questionActs } from "./questions";
 import { workspaceActs } from "./workspace";
 
@@ -27,6 +28,7 @@ export const acts: ActsOf<typeof actContracts> = {
   ...questionActs,
   ...workspaceActs,
   ...projectActs,
+  ...roomActs,
   ...hoursActs,
   ...briefingActs,
 };

@@ -1,5 +1,4 @@
 import type { projectActs as contracts } from "@/contract/projects";
-import { setRoomBoard } from "../projects/boards";
 import { projectRoom } from "../projects/room";
 import {
   dropMilestone,
@@ -46,9 +45,5 @@ export const projectActs: ActsOf<typeof contracts> = {
     // Each of its steps is a unit of its own: no connection waits for the mail server.
     run: async ({ em, desk, clock }, { project, week }) =>
       settled(await remind(em, clock, desk, project, week)),
-  },
-  setRoomBoard: {
-    changes: true,
-    run: async ({ em, desk }, given) => settled(await setRoomBoard(em, desk, given)),
   },
 };

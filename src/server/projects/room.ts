@@ -3,7 +3,7 @@ import type { ReadPart } from "@/contract/briefings";
 import { planBriefing, type WrittenPart } from "@/core/briefing/planned";
 import { figuresIn } from "@/core/briefing";
 import { localDay } from "@/core/time";
-import { loadProject, rightTo, roomBoards, runPlan, type EntityManager, type Viewer } from "@/data";
+import { loadProject, runPlan, type EntityManager, type Viewer } from "@/data";
 import { nothingHere } from "../refused";
 import type { Desk } from "../viewer/viewpoint";
 
@@ -57,10 +57,6 @@ export async function projectRoom(
       view,
     ),
   );
-  const boards = await roomBoards(em, "project", kept.type ?? "", project);
-  const readable = await Promise.all(
-    boards.map((board) => rightTo(em, viewer, "dashboard", board.id)),
-  );
   const open = parts.find((part) => part.id === "open items");
   const items = figuresIn(open?.blocks ?? []).find((figure) => figure.key === "open");
   return {
@@ -75,7 +71,6 @@ export async function projectRoom(
     mayLead: mayLead(viewer, project),
     maySay: !viewer.isClient,
     seesMoney: view.money === null || view.money.includes(project),
-    boards: boards.filter((_, i) => readable[i] !== null),
     healthWords: view.catalog.data.money.healthWords,
     today,
     openItems: items ? Number.parseInt(items.words, 10) || 0 : 0,

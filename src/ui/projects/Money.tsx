@@ -1,6 +1,6 @@
 "use client";
 import { SaidFigure } from "../said";
-import { Columns, Ground } from "./Leaves";
+import { Columns, Ground } from "../rooms";
 import type { LeafProps } from "./Overview";
 import { BILLED, BUDGET_LEFT, costByMonth, valueCurve, WORKED_BY_PERSON } from "./sentences";
 

@@ -6,7 +6,7 @@ import { figuresIn } from "@/core/briefing";
 import type { Here } from "@/core/catalog";
 import { Button } from "../kit";
 import { Blocks, HealthSign, SaidFigure, type Opening } from "../said";
-import { Columns, Ground } from "./Leaves";
+import { Columns, Ground } from "../rooms";
 import { Planks } from "./Planks";
 import { costCurve, progressCurve } from "./sentences";
 

@@ -6,7 +6,7 @@ import styled from "styled-components";
 import type { OwedLine } from "@/contract/projects";
 import { dayText } from "@/core/time";
 import { ask, Button, tell, useMoments } from "../kit";
-import { Ground } from "./Leaves";
+import { Ground } from "../rooms";
 
 const Lines = styled.ul`
   li {

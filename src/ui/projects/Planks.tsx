@@ -1,7 +1,7 @@
 "use client";
 import styled from "styled-components";
 import { numberText } from "@/core/base";
-import { Ground } from "./Leaves";
+import { Ground } from "../rooms";
 import type { LeafProps } from "./Overview";
 import { PLANKS } from "./sentences";
 import { recordsIn, useSaid } from "./useSaid";

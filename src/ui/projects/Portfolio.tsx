@@ -5,7 +5,7 @@ import type { Day } from "@/core/time";
 import { Empty } from "../kit";
 import { HealthSign, SaidFigure, type Opening } from "../said";
 import { Booked } from "./Booked";
-import { Columns, Ground } from "./Leaves";
+import { Columns, Ground } from "../rooms";
 import { Owed } from "./Owed";
 import { moneyAgainstTime, NEXT_MILESTONES } from "./sentences";
 import { recordsIn, useSaid } from "./useSaid";

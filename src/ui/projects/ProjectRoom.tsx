@@ -1,10 +1,9 @@
 "use client";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useRouter } from "next/navigation";
 import { useState, type ReactNode } from "react";
 import { Tab, TabList, TabPanel } from "react-aria-components";
 import type { ShownProject } from "@/contract/projects";
-import type { KeptDashboard } from "@/contract/dashboards";
+import type { RoomBoards as RoomBoardsFacts } from "@/contract/rooms";
 import { dayText } from "@/core/time";
 import {
   ask,
@@ -16,21 +15,17 @@ import {
   Page,
   Purpose,
   SightLine,
-  tell,
   Title,
   Waiting,
 } from "../kit";
 import { BriefingsLeaf } from "../briefings";
 import { useSaidOpening } from "../said";
-import { useLeaf } from "./leaf";
-import { Leafed, Leaves } from "./Leaves";
+import { Leafed, Leaves, OpenItems, RoomBoards, useBriefing, useLeaf } from "../rooms";
 import { Overview, type LeafProps } from "./Overview";
 
 const Timeline = later(() => import("../timeline"), "Timeline");
 const Money = later(() => import("./Money"), "Money");
-const ProjectItems = later(() => import("./ProjectItems"), "ProjectItems");
 const WordsLeaf = later(() => import("./words/WordsLeaf"), "WordsLeaf");
-const RoomBoards = later(() => import("./RoomBoards"), "RoomBoards");
 
 const LEAVES = {
   overview: "Overview",
@@ -45,17 +40,12 @@ type Leaf = keyof typeof LEAVES;
 
 interface ProjectRoomProps {
   readonly project: ShownProject;
-  /** The dashboards that it shows, with the rights of the viewer. */
-  readonly boards: readonly (KeptDashboard & { readonly isOwn: boolean })[];
-  /** Those that it may be set to show. */
-  readonly offered: readonly { readonly id: number; readonly name: string }[];
-  readonly role: string;
+  readonly boards: RoomBoardsFacts;
   readonly mayKeep: boolean;
 }
 
 /** One project: how it is, when, what it costs, what is open, what is said of it, and its briefings. */
-export function ProjectRoom({ project: given, boards, offered, role, mayKeep }: ProjectRoomProps) {
-  const router = useRouter();
+export function ProjectRoom({ project: given, boards, mayKeep }: ProjectRoomProps) {
   const [chosen, setLeaf] = useLeaf(LEAVES);
   const [stood, setStood] = useState("");
   const { data, error } = useQuery({
@@ -67,16 +57,7 @@ export function ProjectRoom({ project: given, boards, offered, role, mayKeep }: 
   });
   const here = { thing: "project" as const, id: given.id };
   const { open, records } = useSaidOpening(here);
-  /** Opens the briefing that is kept current; where there is none, one is made. */
-  const brief = async () => {
-    const of = { kind: "project" as const, target: given.id };
-    try {
-      const current = (await ask("briefings", { of })).find((line) => line.frozenOn === null);
-      router.push(`/briefings/${current?.id ?? (await ask("newBriefing", of))}`);
-    } catch (problem) {
-      tell((problem as Error).message);
-    }
-  };
+  const brief = useBriefing({ kind: "project", id: given.id });
   const project = data ?? given;
   const leaf = chosen === "money" && !project.seesMoney ? "overview" : chosen;
   return (
@@ -124,8 +105,6 @@ export function ProjectRoom({ project: given, boards, offered, role, mayKeep }: 
               open,
               stood,
               boards,
-              offered,
-              role,
               mayKeep,
               onWords: () => setLeaf("words"),
             })
@@ -149,12 +128,14 @@ type BodyProps = LeafProps & Omit<ProjectRoomProps, "project"> & { readonly onWo
 /** What each leaf shows. */
 const BODIES: Readonly<Record<Leaf, (props: BodyProps) => ReactNode>> = {
   overview: (props) => <Overview {...props} />,
-  board: (props) => <RoomBoards {...props} />,
+  board: ({ boards, open, stood }) => <RoomBoards given={boards} {...{ open, stood }} />,
   timeline: ({ project, stood }) => (
     <Timeline rows={[project.id]} today={project.today} stood={stood} isOpen />
   ),
   money: (props) => <Money {...props} />,
-  items: (props) => <ProjectItems {...props} />,
+  items: ({ project, open, stood }) => (
+    <OpenItems of={{ kind: "project", id: project.id }} {...{ open, stood }} />
+  ),
   words: (props) => <WordsLeaf {...props} />,
   briefings: ({ project, mayKeep }) => (
     <BriefingsLeaf of={{ kind: "project", target: project.id }} mayKeep={mayKeep} />

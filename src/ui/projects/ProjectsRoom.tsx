@@ -17,8 +17,7 @@ import {
   Waiting,
 } from "../kit";
 import { useSaidOpening } from "../said";
-import { useLeaf } from "./leaf";
-import { Leafed, Leaves } from "./Leaves";
+import { Leafed, Leaves, useLeaf } from "../rooms";
 import {
   conditionOf,
   fits,

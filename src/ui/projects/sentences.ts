@@ -22,9 +22,6 @@ export const costByMonth = ({ from, to }: Span): string =>
 export const BUDGET_LEFT = `burndown of budget of projects ${OF} as line`;
 export const WORKED_BY_PERSON = `sum of minutes in hours of time entries ${OF} and worked on during last 3 months by person as bars`;
 export const BILLED = `list billings ${OF} showing billed on, amount sorted by billed on descending`;
-export const OPEN_ITEMS = `list items ${OF} and status is open showing key, title, kind, status, priority, assignee, due sorted by due`;
-export const WHERE_THEY_STAND = `count items ${OF} and status is open by kind split by status as stacked bars`;
-export const HOW_MANY_WERE_OPEN = `level of items ${OF} and status is open at week ends for last 12 weeks as line`;
 
 const PORTFOLIO_FIELDS = [
   "project",

@@ -1,85 +1,49 @@
 "use client";
 import type { SprintLine } from "@/contract/figures";
-import {
-  burndownParts,
-  type LevelReport,
-  type Report,
-  type VelocityReport,
-  printReport,
-  answerOf,
-} from "@/core/kinds";
+import type { RoomBoards as RoomBoardsFacts } from "@/contract/rooms";
+import { printReport, type Report, type VelocityReport } from "@/core/kinds";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { ChevronLeft, ChevronRight, ScrollText } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useEffect, useState } from "react";
+import { useState, type ReactNode } from "react";
 import { Tab, TabList, TabPanel, Tabs } from "react-aria-components";
-import { PLAIN_DRESS, type WorkUnit } from "@/core/definition";
 import type { Mark } from "@/core/figure";
 import { dayText, daysText } from "@/core/time";
-import { BurnUp } from "../charts";
-import {
-  ask,
-  Button,
-  Checkbox,
-  Choice,
-  DayField,
-  Empty,
-  later,
-  Mast,
-  Page,
-  Purpose,
-  SightLine,
-  Title,
-  Waiting,
-} from "../kit";
-import {
-  contextOf,
-  FigureBody,
-  flagsOf,
-  OpenedRecords,
-  partOf,
-  saidWords,
-  Says,
-  type RoomFacts,
-  useDayNotes,
-} from "../report";
-import { useForecast } from "./useForecast";
-import { Grounds, Leaves } from "./sprintStyle";
+import { BriefingsLeaf } from "../briefings";
+import { ask, Button, Choice, DayField, Mast, Page, Purpose, SightLine, Title } from "../kit";
+import { contextOf, OpenedRecords, partOf, type RoomFacts } from "../report";
+import { OpenItems, RoomBoards, UNITS, useBriefing, useLeaf, useWorkUnit } from "../rooms";
+import { useSaidOpening } from "../said";
+import { DRAWN, isDrawnLeaf, type DrawnLeaf } from "./drawnLeaves";
 import { cumulativeFlow } from "./sprintReports";
+import { Leaves } from "./sprintStyle";
+import { Work } from "./Work";
 
-const Account = later(() => import("./Account"), "Account");
-const OtherFigure = later(() => import("./OtherFigure"), "OtherFigure");
-const LeftOut = later(() => import("./LeftOut"), "LeftOut");
-const Forecast = later(() => import("./Forecast"), "Forecast");
-const Steps = later(() => import("./Steps"), "Steps");
-
-const LEAVES = {
-  burndown: "Burndown",
-  burnup: "Burn-up",
-  flow: "Cumulative flow",
-  velocity: "Velocity",
-} as const;
+const LEAVES = { ...DRAWN, board: "Board", items: "Items", briefings: "Briefings" } as const;
 type Leaf = keyof typeof LEAVES;
-const UNITS: readonly (readonly [WorkUnit, string])[] = [
-  ["points", "points"],
-  ["count", "items"],
-  ["remaining estimate", "remaining estimate"],
-];
-const UNIT_KEY = "gt_sprint_unit";
-
 interface SprintRoomProps {
   readonly facts: RoomFacts;
   readonly sprint: SprintLine;
   readonly sprints: readonly SprintLine[];
+  readonly boards: RoomBoardsFacts;
+  readonly mayKeep: boolean;
+  /** There are releases to be seen. */
+  readonly hasReleases: boolean;
 }
 
 /** One sprint: how its work burns down, what came into it and by whom, where its items stand, and when it may be done. */
-export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
+export function SprintRoom({
+  facts,
+  sprint,
+  sprints,
+  boards,
+  mayKeep,
+  hasReleases,
+}: SprintRoomProps) {
   const router = useRouter();
-  const [unit, setUnit] = useState<WorkUnit>("points");
-  const [leaf, setLeaf] = useState<Leaf>("burndown");
-  const [onWorkingDays, setOnWorkingDays] = useState(true);
+  const [unit, setUnit] = useWorkUnit();
+  const [leaf, setLeaf] = useLeaf<Leaf>(LEAVES);
   const [stood, setStood] = useState("");
   const [without, setWithout] = useState<readonly number[]>([]);
   const [opened, setOpened] = useState<{
@@ -88,28 +52,18 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
     title: string;
     path?: readonly string[];
   } | null>(null);
-  useEffect(() => {
-    const kept = localStorage.getItem(UNIT_KEY);
-    if (UNITS.some(([id]) => id === kept)) setUnit(kept as WorkUnit);
-  }, []);
-  const choose = (next: WorkUnit) => {
-    localStorage.setItem(UNIT_KEY, next);
-    setUnit(next);
-  };
   const { data, error } = useQuery({
     queryKey: ["sprint", sprint.id, unit, stood],
     queryFn: ({ signal }) =>
       ask("sprint", { sprint: sprint.id, unit, ...(stood ? { stood } : {}) }, signal),
     placeholderData: keepPreviousData,
   });
-  const { data: notes } = useDayNotes(null);
-  const forecast = useForecast(data?.definition ?? null, sprint.stage === "running" && !stood);
   const context = contextOf(facts);
   const team = sprints.filter((one) => one.teamId === sprint.teamId);
   const place = team.findIndex((one) => one.id === sprint.id);
   const teams = [...new Map(sprints.map((one) => [one.teamId, one.team ?? "no team"])).entries()];
   const go = (to: SprintLine | undefined) => to && router.push(`/sprints/${to.id}`);
-  const reports: Record<Exclude<Leaf, "burndown" | "burnup">, Report> = {
+  const reports: Record<"flow" | "velocity", Report> = {
     flow: cumulativeFlow(sprint, facts.now, context, without),
     velocity: {
       kind: "velocity",
@@ -120,10 +74,20 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
       shape: "columns",
     } satisfies VelocityReport,
   };
-  const shownReport = leaf === "flow" || leaf === "velocity" ? reports[leaf] : data?.definition;
-  const open = (report: Report, mark: Mark | null, title: string) =>
-    setOpened({ report, mark, title });
-  const answer = answerOf("burndown", data?.shown);
+  const shownReport = !isDrawnLeaf(leaf)
+    ? undefined
+    : leaf === "flow" || leaf === "velocity"
+      ? reports[leaf]
+      : data?.definition;
+  const open = (report: Report, mark: Mark, title: string) => setOpened({ report, mark, title });
+  const of = { kind: "sprint" as const, id: sprint.id };
+  const { open: opening, records } = useSaidOpening({ thing: "sprint", id: sprint.id });
+  const brief = useBriefing(of);
+  const others: Readonly<Record<Exclude<Leaf, DrawnLeaf>, () => ReactNode>> = {
+    board: () => <RoomBoards given={boards} open={opening} stood={stood} />,
+    items: () => <OpenItems of={of} open={opening} stood={stood} />,
+    briefings: () => <BriefingsLeaf of={{ kind: "sprint", target: sprint.id }} mayKeep={mayKeep} />,
+  };
   return (
     <Page>
       <Mast>
@@ -175,6 +139,12 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
               }
             />
           )}
+          {hasReleases && <Link href="/releases">Releases</Link>}
+          {mayKeep && (
+            <Button $look="line" onPress={() => void brief()}>
+              Briefing
+            </Button>
+          )}
         </div>
       </Mast>
       <Tabs
@@ -191,7 +161,15 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
             ))}
           </TabList>
           <div className="acts">
-            <Choice hideLabel label="Counted in" value={unit} options={UNITS} onChange={choose} />
+            {isDrawnLeaf(leaf) && (
+              <Choice
+                hideLabel
+                label="Counted in"
+                value={unit}
+                options={UNITS}
+                onChange={setUnit}
+              />
+            )}
             <DayField
               label="As it stood on"
               value={stood}
@@ -218,113 +196,21 @@ export function SprintRoom({ facts, sprint, sprints }: SprintRoomProps) {
             )}
           </div>
         </Leaves>
-        <Grounds>
-          <div className="column">
-            <TabPanel id={leaf} className="figure">
-              {error && !data ? (
-                <Empty says={error.message} />
-              ) : !data ? (
-                <Waiting>Counting …</Waiting>
-              ) : leaf === "burndown" || leaf === "burnup" ? (
-                <>
-                  <Says>{saidWords(data.shown.says)}</Says>
-                  {answer?.burndown && leaf === "burndown" && (
-                    <Checkbox isSelected={onWorkingDays} onChange={setOnWorkingDays}>
-                      Pace over working days only
-                    </Checkbox>
-                  )}
-                  {answer?.burndown &&
-                    data.shown.pace &&
-                    !data.shown.blank &&
-                    (leaf === "burndown" ? (
-                      <div aria-label="Figure" role="group" style={{ display: "flex", flex: 1 }}>
-                        <FigureBody
-                          shown={data.shown}
-                          report={data.definition}
-                          dress={PLAIN_DRESS}
-                          measure=""
-                          title={`Burndown of ${sprint.name}`}
-                          opened={null}
-                          onOpen={(mark) => open(data.definition, mark, mark.label)}
-                          asTable={false}
-                          pace={onWorkingDays ? "working" : "clock"}
-                          flags={flagsOf(notes ?? [], data.shown)}
-                        />
-                      </div>
-                    ) : (
-                      <BurnUp
-                        answer={answer}
-                        pace={data.shown.pace}
-                        drawn={{
-                          onOpen: (mark) => open(data.definition, mark, mark.label),
-                          opened: [],
-                          label: `Burn-up of ${sprint.name}`,
-                          dress: PLAIN_DRESS,
-                        }}
-                        forecast={
-                          forecast?.forecast
-                            ? { forecast: forecast.forecast, days: forecast.days }
-                            : null
-                        }
-                      />
-                    ))}
-                  {!answer?.burndown && (
-                    <Empty
-                      says={
-                        sprint.starts
-                          ? "There is nothing to draw before it begins."
-                          : "Its dates are missing: a sprint needs a start and an end before anything can burn down."
-                      }
-                    />
-                  )}
-                </>
-              ) : (
-                <OtherFigure
-                  report={reports[leaf]}
-                  title={`${LEAVES[leaf]} of ${leaf === "velocity" ? (sprint.team ?? "the team") : sprint.name}`}
-                  onOpen={(mark) => open(reports[leaf], mark, mark.label)}
-                />
-              )}
-              {leaf === "flow" && (
-                <LeftOut
-                  context={context}
-                  report={reports.flow as LevelReport}
-                  without={without}
-                  onWithout={setWithout}
-                />
-              )}
-            </TabPanel>
-            {data && <Steps sprint={data} unit={unit} zone={facts.calendar.zone} />}
-          </div>
-          {data && (
-            <div className="column">
-              <Account
-                sprint={data}
-                unit={unit}
-                zone={facts.calendar.zone}
-                onRecords={(line, title) =>
-                  setOpened({
-                    report: data.definition,
-                    mark: null,
-                    title,
-                    path: [burndownParts.write({ kind: line })],
-                  })
-                }
-              />
-              <Forecast
-                answer={answer}
-                pace={data.shown.pace ?? null}
-                forecast={forecast}
-                planned={sprint.ends}
-                running={sprint.stage === "running" && !stood}
-              />
-            </div>
-          )}
-        </Grounds>
+        {isDrawnLeaf(leaf) ? (
+          <Work
+            {...{ facts, sprint, leaf, unit, stood, data, error, reports, without }}
+            onWithout={setWithout}
+            onOpen={open}
+            onRecords={(report, path, title) => setOpened({ report, mark: null, title, path })}
+          />
+        ) : (
+          <TabPanel id={leaf}>{others[leaf]()}</TabPanel>
+        )}
       </Tabs>
       <div className="sight">
         <SightLine />
       </div>
+      {records}
       {opened && (
         <OpenedRecords
           key={opened.title}

@@ -69,23 +69,6 @@ export const Grounds = styled.div`
       padding-top: 6px;
     }
   }
-  .forecast {
-    background: var(--salt);
-    padding: 10px 14px;
-    .head {
-      font-weight: 650;
-    }
-    p {
-      font: 400 17px/24px var(--serif);
-    }
-    p b {
-      font-weight: 620;
-    }
-    .note {
-      font: 400 12.5px/17px var(--sans);
-      color: var(--ink-2);
-    }
-  }
   .figure {
     background: var(--tide);
     padding: 12px 20px 14px;

@@ -6,7 +6,7 @@ import styled from "styled-components";
 import type { MilestoneLine, ShownProject } from "@/contract/projects";
 import { dayText } from "@/core/time";
 import { ask, Button, DayField, Field } from "../../kit";
-import { Ground } from "../Leaves";
+import { Ground } from "../../rooms";
 import { useEntering } from "./useEntering";
 
 const Lines = styled.ul`

@@ -6,7 +6,7 @@ import type { ShownProject } from "@/contract/projects";
 import { numberText } from "@/core/base";
 import { dayText } from "@/core/time";
 import { ask, Button, DayField, Field } from "../../kit";
-import { Ground } from "../Leaves";
+import { Ground } from "../../rooms";
 import { useEntering } from "./useEntering";
 
 const Lines = styled.table`

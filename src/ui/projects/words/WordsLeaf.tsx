@@ -5,7 +5,7 @@ import type { WordLine } from "@/contract/projects";
 import { dayText } from "@/core/time";
 import { ask, Empty, Waiting } from "../../kit";
 import { HealthSign } from "../../said";
-import { Columns, Ground } from "../Leaves";
+import { Columns, Ground } from "../../rooms";
 import { Owed } from "../Owed";
 import type { LeafProps } from "../Overview";
 import { Milestones } from "./Milestones";

@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
 import { cache } from "react";
-import { listDashboards, loadDashboard, mayKeep, projectRoom } from "@/server/web";
+import { boardsOfRoom, mayKeep, projectRoom } from "@/server/web";
 import { ProjectRoom } from "@/ui/projects";
 import { signedIn } from "../../../session";
 
@@ -24,23 +24,12 @@ export default async function ProjectPage({ params }: Props) {
   const project = await load((await params).id);
   if (!project) notFound();
   const { em, desk } = await signedIn();
-  const { viewer } = desk;
-  const boards = await Promise.all(
-    project.boards.map(async ({ id, isOwn }) => {
-      const board = await loadDashboard(em, viewer, id, desk.view);
-      return board && { ...board, isOwn };
-    }),
-  );
-  const offered =
-    viewer.role === "administrator" || project.mayLead ? await listDashboards(em, viewer) : [];
   return (
     <ProjectRoom
       key={project.id}
       project={project}
-      boards={boards.filter((board) => board !== null)}
-      offered={offered.map(({ id, name }) => ({ id, name }))}
-      role={viewer.role}
-      mayKeep={mayKeep(viewer)}
+      boards={await boardsOfRoom(em, desk, { kind: "project", id: project.id })}
+      mayKeep={mayKeep(desk.viewer)}
     />
   );
 }

@@ -1,5 +1,5 @@
 import { notFound } from "next/navigation";
-import { listSprints, roomFacts } from "@/server/web";
+import { boardsOfRoom, listReleases, listSprints, mayKeep, roomFacts } from "@/server/web";
 import { SprintRoom } from "@/ui/sprints";
 import { signedIn } from "../../../session";
 
@@ -9,9 +9,9 @@ interface Props {
 
 const find = async ({ params }: Props) => {
   const { id } = await params;
-  const { desk } = await signedIn();
+  const { em, desk } = await signedIn();
   const sprints = listSprints(desk);
-  return { desk, sprints, sprint: sprints.find((one) => String(one.id) === id) };
+  return { em, desk, sprints, sprint: sprints.find((one) => String(one.id) === id) };
 };
 
 export const generateMetadata = async (props: Props) => ({
@@ -19,7 +19,17 @@ export const generateMetadata = async (props: Props) => ({
 });
 
 export default async function SprintPage(props: Props) {
-  const { desk, sprints, sprint } = await find(props);
+  const { em, desk, sprints, sprint } = await find(props);
   if (!sprint) notFound();
-  return <SprintRoom key={sprint.id} facts={roomFacts(desk)} sprint={sprint} sprints={sprints} />;
+  return (
+    <SprintRoom
+      key={sprint.id}
+      facts={roomFacts(desk)}
+      sprint={sprint}
+      sprints={sprints}
+      boards={await boardsOfRoom(em, desk, { kind: "sprint", id: sprint.id })}
+      mayKeep={mayKeep(desk.viewer)}
+      hasReleases={(await listReleases(em, desk)).length > 0}
+    />
+  );
 }

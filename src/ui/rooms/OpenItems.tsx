@@ -1,18 +1,26 @@
 "use client";
 import { useQuery } from "@tanstack/react-query";
+import type { RoomOf } from "@/contract/rooms";
 import { ask, Empty, Waiting } from "../kit";
 import { PartRecords } from "../report";
-import { SaidFigure } from "../said";
+import { SaidFigure, type Opening } from "../said";
 import { Columns, Ground } from "./Leaves";
-import type { LeafProps } from "./Overview";
-import { HOW_MANY_WERE_OPEN, OPEN_ITEMS, WHERE_THEY_STAND } from "./sentences";
+import { howManyWereOpen, openItems, whereTheyStand } from "./sentences";
 
-/** What is open in a project, and where it stands. */
-export function ProjectItems({ here, open, stood }: LeafProps) {
+interface OpenItemsProps {
+  readonly of: RoomOf;
+  readonly open: Opening;
+  /** The local day at whose end it is asked; "" for now. */
+  readonly stood: string;
+}
+
+/** What is open in what a room is of, and where it stands. */
+export function OpenItems({ of: { kind, id }, open, stood }: OpenItemsProps) {
+  const here = { thing: kind, id };
+  const says = openItems(kind);
   const { data, error } = useQuery({
-    queryKey: ["says", OPEN_ITEMS, here, stood],
-    queryFn: ({ signal }) =>
-      ask("says", { says: OPEN_ITEMS, here, ...(stood ? { stood } : {}) }, signal),
+    queryKey: ["says", says, here, stood],
+    queryFn: ({ signal }) => ask("says", { says, here, ...(stood ? { stood } : {}) }, signal),
   });
   if (error && !data) return <Empty says={error.message} />;
   if (!data) return <Waiting>Counting …</Waiting>;
@@ -33,7 +41,7 @@ export function ProjectItems({ here, open, stood }: LeafProps) {
             <span className="end">by kind</span>
           </header>
           <SaidFigure
-            says={WHERE_THEY_STAND}
+            says={whereTheyStand(kind)}
             title="Where they stand"
             height={240}
             {...{ here, open, stood }}
@@ -44,7 +52,7 @@ export function ProjectItems({ here, open, stood }: LeafProps) {
             <h2>How many were open</h2>
           </header>
           <SaidFigure
-            says={HOW_MANY_WERE_OPEN}
+            says={howManyWereOpen(kind)}
             title="How many were open"
             height={240}
             {...{ here, open, stood }}

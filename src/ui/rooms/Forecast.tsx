@@ -7,11 +7,31 @@ import {
   type ShownPace,
 } from "@/core/kinds";
 
+import styled from "styled-components";
 import { dayText } from "@/core/time";
 
 import { Fan } from "../charts";
 
+const Likelihood = styled.section`
+  background: var(--salt);
+  padding: 10px 14px;
+  .head {
+    font-weight: 650;
+  }
+  p {
+    font: 400 17px/24px var(--serif);
+  }
+  p b {
+    font-weight: 620;
+  }
+  .note {
+    font: 400 12.5px/17px var(--sans);
+    color: var(--ink-2);
+  }
+`;
+
 interface ForecastProps {
+  readonly thing: "sprint" | "release";
   readonly answer: BurndownAnswer | null;
   readonly pace: ShownPace | null;
   readonly forecast: ShownForecast | null;
@@ -20,17 +40,15 @@ interface ForecastProps {
   readonly running: boolean;
 }
 
-/** When a sprint may be done, plainly a likelihood, with what it rests on. */
-export function Forecast({ answer, pace, forecast, planned, running }: ForecastProps) {
+/** When a sprint or a release may be done, plainly a likelihood, with what it rests on. */
+export function Forecast({ thing, answer, pace, forecast, planned, running }: ForecastProps) {
   return (
-    <section className="forecast" aria-label="When will it be done?">
+    <Likelihood aria-label="When will it be done?">
       <div className="head">
         <span>When will it be done?</span>
       </div>
       {!running ? (
-        <p className="note" style={{ paddingTop: 8 }}>
-          Only a sprint that is running has a likelihood.
-        </p>
+        <p className="note">Only a {thing} that is running has a likelihood.</p>
       ) : !forecast ? (
         <p className="note">Counting …</p>
       ) : forecast.why || !forecast.forecast ? (
@@ -55,6 +73,6 @@ export function Forecast({ answer, pace, forecast, planned, running }: ForecastP
           <p className="note">A likelihood, not a promise.</p>
         </>
       )}
-    </section>
+    </Likelihood>
   );
 }

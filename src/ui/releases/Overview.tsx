@@ -1,0 +1,101 @@
+"use client";
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import type { ReactNode } from "react";
+import type { ReleaseLine } from "@/contract/rooms";
+import type { WorkUnit } from "@/core/definition";
+import { answerOf } from "@/core/kinds";
+import { nameText } from "@/core/sentence";
+import { ask, Empty, Waiting } from "../kit";
+import { saidWords, Says } from "../report";
+import { Columns, Forecast, Ground, useForecast } from "../rooms";
+import { AnsweredFigure, Blocks, type Opening } from "../said";
+
+interface OverviewProps {
+  readonly release: ReleaseLine;
+  readonly unit: WorkUnit;
+  /** The local day at whose end it is seen; "" for now. */
+  readonly stood: string;
+  readonly open: Opening;
+}
+
+/** How a release is, in one look: what is left of it, what is in it, when it may be done. */
+export function Overview({ release, unit, stood, open }: OverviewProps) {
+  const here = { thing: "release" as const, id: release.id };
+  const at = stood ? { stood } : {};
+  const burns = `burndown of release ${nameText(release.name)} in ${unit}`;
+  const burndown = useQuery({
+    queryKey: ["says", burns, stood],
+    queryFn: ({ signal }) => ask("says", { says: burns, ...at }, signal),
+    placeholderData: keepPreviousData,
+    enabled: release.starts !== null && release.due !== null,
+  });
+  const { data, error } = useQuery({
+    queryKey: ["release", release.id, stood],
+    queryFn: ({ signal }) => ask("release", { release: release.id, ...at }, signal),
+    placeholderData: keepPreviousData,
+  });
+  const isRunning = (release.stage === "under way" || release.stage === "late") && !stood;
+  const report = burndown.data?.definition;
+  const forecast = useForecast(report?.kind === "burndown" ? report : null, isRunning);
+  const shown = burndown.data?.shown;
+  const answer = answerOf("burndown", shown);
+  const pace = shown?.kind === "history" ? (shown.pace ?? null) : null;
+  if (error && !data) return <Empty says={error.message} />;
+  return (
+    <Columns>
+      <div>
+        <Ground>
+          <header>
+            <h2>What is left</h2>
+          </header>
+          {drawn()}
+        </Ground>
+        {data ? part("open items") : <Waiting>Counting …</Waiting>}
+      </div>
+      <div>
+        {part("scope", "Nothing is in it yet: items name the release they belong to.")}
+        {part("by status")}
+        {report && (
+          <Forecast
+            thing="release"
+            planned={release.due}
+            running={isRunning}
+            {...{ answer, pace, forecast }}
+          />
+        )}
+      </div>
+    </Columns>
+  );
+
+  function drawn(): ReactNode {
+    if (!release.starts || !release.due)
+      return <p>Its dates are missing: with a start and a due date its work burns down here.</p>;
+    if (burndown.error && !burndown.data) return <p role="alert">{burndown.error.message}</p>;
+    if (!burndown.data || !shown) return <Waiting>Counting …</Waiting>;
+    if (shown.kind === "history" && shown.blank) return <p>{shown.blank}</p>;
+    return (
+      <>
+        {shown.kind === "history" && <Says>{saidWords(shown.says)}</Says>}
+        <AnsweredFigure answer={burndown.data} title="What is left" open={open} height={340} />
+      </>
+    );
+  }
+
+  /** A made part under its title; where it has nothing to say, what that means. */
+  function part(id: string, nothing?: string): ReactNode {
+    const found = data?.parts.find((one) => one.id === id);
+    if (!found && !nothing) return null;
+    return (
+      <Ground $on={id === "open items" ? "plain" : "salt"}>
+        <header>
+          <h2>{found?.title ?? "Scope"}</h2>
+        </header>
+        {found ? (
+          <Blocks blocks={found.blocks} open={open} here={here} />
+        ) : (
+          data && <p>{nothing}</p>
+        )}
+      </Ground>
+    );
+  }
+}

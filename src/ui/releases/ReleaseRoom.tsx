@@ -1,0 +1,123 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { useState, type ReactNode } from "react";
+import { Tab, TabList, TabPanel } from "react-aria-components";
+import type { ReleaseLine, RoomBoards as RoomBoardsFacts } from "@/contract/rooms";
+import { dayText, daysText } from "@/core/time";
+import { BriefingsLeaf } from "../briefings";
+import { Button, Choice, DayField, Mast, Page, Purpose, SightLine, Title } from "../kit";
+import {
+  Leafed,
+  Leaves,
+  OpenItems,
+  RoomBoards,
+  UNITS,
+  useBriefing,
+  useLeaf,
+  useWorkUnit,
+} from "../rooms";
+import { useSaidOpening } from "../said";
+import { Overview } from "./Overview";
+
+const LEAVES = {
+  overview: "Overview",
+  board: "Board",
+  items: "Items",
+  briefings: "Briefings",
+} as const;
+type Leaf = keyof typeof LEAVES;
+
+interface ReleaseRoomProps {
+  readonly release: ReleaseLine;
+  readonly releases: readonly ReleaseLine[];
+  readonly boards: RoomBoardsFacts;
+  readonly today: string;
+  readonly mayKeep: boolean;
+}
+
+/** One release: what is in it, how that burns down, what is open, and what is said of it. */
+export function ReleaseRoom({ release, releases, boards, today, mayKeep }: ReleaseRoomProps) {
+  const router = useRouter();
+  const [leaf, setLeaf] = useLeaf<Leaf>(LEAVES);
+  const [unit, setUnit] = useWorkUnit();
+  const [stood, setStood] = useState("");
+  const of = { kind: "release" as const, id: release.id };
+  const { open, records } = useSaidOpening({ thing: "release", id: release.id });
+  const brief = useBriefing(of);
+  const bodies: Readonly<Record<Leaf, () => ReactNode>> = {
+    overview: () => <Overview {...{ release, unit, stood, open }} />,
+    board: () => <RoomBoards given={boards} {...{ open, stood }} />,
+    items: () => <OpenItems {...{ of, open, stood }} />,
+    briefings: () => (
+      <BriefingsLeaf of={{ kind: "release", target: release.id }} mayKeep={mayKeep} />
+    ),
+  };
+  return (
+    <Page>
+      <Mast>
+        <Title>{release.name}</Title>
+        <Purpose>{purposeOf(release)}</Purpose>
+        <div className="acts">
+          <Choice
+            hideLabel
+            label="Release"
+            value={String(release.id)}
+            options={releases.map((one) => [String(one.id), one.name] as const)}
+            onChange={(id) => router.push(`/releases/${id}`)}
+          />
+          <DayField
+            label="As it stood on"
+            value={stood}
+            max={today}
+            none="now"
+            back="Back to now"
+            onChange={setStood}
+          />
+          {mayKeep && (
+            <Button $look="line" onPress={() => void brief()}>
+              Briefing
+            </Button>
+          )}
+        </div>
+      </Mast>
+      <Leafed selectedKey={leaf} onSelectionChange={(id) => setLeaf(id as Leaf)}>
+        <Leaves>
+          <TabList aria-label="What is shown of it">
+            {(Object.keys(LEAVES) as Leaf[]).map((id) => (
+              <Tab key={id} id={id}>
+                {LEAVES[id]}
+              </Tab>
+            ))}
+          </TabList>
+          <span className="end">
+            {stood && `as it stood on ${dayText(stood)}`}
+            {leaf === "overview" && (
+              <Choice
+                hideLabel
+                label="Counted in"
+                value={unit}
+                options={UNITS}
+                onChange={setUnit}
+              />
+            )}
+          </span>
+        </Leaves>
+        <TabPanel key={leaf} id={leaf}>
+          {bodies[leaf]()}
+        </TabPanel>
+      </Leafed>
+      <div className="sight">
+        <SightLine />
+      </div>
+      {records}
+    </Page>
+  );
+}
+
+/** "of Booking site 3, 1 Sep to 18 Dec 2026, under way". */
+function purposeOf({ project, starts, due, released, stage }: ReleaseLine): string {
+  const span =
+    starts && due ? daysText(starts, due) : due ? `due on ${dayText(due)}` : "without dates";
+  const state = released && stage === "released" ? `released on ${dayText(released)}` : stage;
+  return [...(project ? [`of ${project}`] : []), span, state].join(", ");
+}

@@ -1,0 +1,2 @@
+export { ReleaseRoom } from "./ReleaseRoom";
+export { NoReleases } from "./NoReleases";
