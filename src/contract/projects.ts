@@ -13,6 +13,8 @@ const Percent = z
   .regex(/^\d{1,3}([.,]\d{1,4})?$/, "a number from 0 to 100 is needed here")
   .transform((text) => text.replace(",", "."))
   .refine((text) => Number(text) <= 100, "a percentage is at most 100");
+/** A percentage as it was answered. */
+const Seen = z.string().max(12).nullable();
 const Words = z.string().trim().max(2_000);
 
 /** A milestone as its manager keeps it. */
@@ -134,7 +136,15 @@ export const projectActs = {
   saveMilestone: act(
     z.strictObject({
       project: z.int(),
-      id: z.int().optional(),
+      /** The one that is changed, as it was seen; nothing: a new one. */
+      was: z
+        .strictObject({
+          id: z.int(),
+          name: z.string().max(200),
+          due: Day.nullable(),
+          reached: Day.nullable(),
+        })
+        .optional(),
       name: z.string().trim().min(1, "a milestone needs a name").max(200),
       due: Day.nullable(),
       reached: Day.nullable(),
@@ -146,8 +156,11 @@ export const projectActs = {
     z.strictObject({
       project: z.int(),
       on: Day,
-      actual: Percent.nullable(),
+      /** What is not given stays as it is; null takes it away. */
+      actual: Percent.nullable().optional(),
       planned: Percent.nullable().optional(),
+      /** What stood there for that day, as it was seen; null: nothing. */
+      was: z.strictObject({ actual: Seen, planned: Seen }).nullable(),
     }),
   ).answers<true>(),
   weeklyWords: act(z.strictObject({ project: z.int() })).answers<WordLine[]>(),

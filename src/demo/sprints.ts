@@ -32,20 +32,23 @@ const VERSIONS: Readonly<Record<string, string>> = {
   "Tickets and fares": "Fares 2",
 };
 
-/** What each team ships together: the work of four sprints, out three days after the last of them is closed. */
+/** What each team ships together: the work of four sprints (of two at first), out three days after the last of them is closed. */
 export function makeReleases(sprints: readonly MadeSprint[]): MadeRelease[] {
   return Object.entries(VERSIONS).flatMap(([team, version]) => {
     const mine = sprints.filter((sprint) => sprint.team === team);
-    return Array.from({ length: Math.ceil(mine.length / SPRINTS_A_RELEASE) }, (_, n) => {
-      const of = mine.slice(n * SPRINTS_A_RELEASE, (n + 1) * SPRINTS_A_RELEASE);
+    const releaseOf = (place: number) => Math.floor((place + 2) / SPRINTS_A_RELEASE);
+    return Array.from({ length: releaseOf(mine.length - 1) + 1 }, (_, n) => {
+      const of = mine.filter((_sprint, place) => releaseOf(place) === n);
       const starts = localDay(of[0].from, ZONE);
-      const last = of.length === SPRINTS_A_RELEASE ? of.at(-1)! : null;
+      const due = addDays(starts, (n === 0 ? 2 : SPRINTS_A_RELEASE) * 14);
+      const closed = of.at(-1)!.closed;
+      const isWhole = releaseOf(mine.indexOf(of.at(-1)!) + 1) > n;
       return {
         name: `${version}.${n + 1}`,
         project: team === "Booking site" ? version : "",
         starts,
-        due: addDays(starts, SPRINTS_A_RELEASE * 14),
-        released: last?.closed ? addDays(localDay(last.closed, ZONE), 3) : null,
+        due,
+        released: isWhole && closed ? addDays(localDay(closed, ZONE), 3) : null,
         sprints: of.map((sprint) => sprint.name),
       };
     });

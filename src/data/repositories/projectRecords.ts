@@ -47,31 +47,45 @@ export async function milestonesOf(em: EntityManager, project: number): Promise<
   return rows;
 }
 
-export interface MilestoneToSave {
-  readonly id?: number | undefined;
+interface MilestoneFacts {
   readonly name: string;
   readonly due: string | null;
   readonly reached: string | null;
 }
+export interface MilestoneToSave extends MilestoneFacts {
+  /** The one that is changed, as it was seen; nothing: a new one. */
+  readonly was?: (MilestoneFacts & { readonly id: number }) | undefined;
+}
 
 /**
  * Keeps a milestone. Its first date stays what it was: the first due date that it ever had.
- * @returns its id; null where there is none of that id, "taken" where another one has its name
+ * @returns its id; null where there is none of that id, "taken" where another one has its name, and what stands there by now
+ *   where that is not what was seen
  */
 export const putMilestone = (
   em: EntityManager,
   project: number,
-  { id, name, due, reached }: MilestoneToSave,
+  { was, name, due, reached }: MilestoneToSave,
   now: Instant,
-): Promise<number | null | "taken"> =>
+): Promise<number | null | "taken" | MilestoneFacts> =>
   inTransaction(em, async (client) => {
     const { rowCount: taken } = await client.query(
       "SELECT 1 FROM milestones WHERE project_id = $1 AND name = $2 AND id IS DISTINCT FROM $3",
-      [project, name, id ?? null],
+      [project, name, was?.id ?? null],
     );
     if (taken) return "taken";
+    if (was) {
+      const { rows: kept } = await client.query<MilestoneFacts & Record<string, unknown>>(
+        `SELECT name, ${isoDay("due_on")} AS due, ${isoDay("reached_on")} AS reached
+         FROM milestones WHERE project_id = $1 AND id = $2 FOR UPDATE`,
+        [project, was.id],
+      );
+      const [now] = kept;
+      if (!now) return null;
+      if (now.name !== was.name || now.due !== was.due || now.reached !== was.reached) return now;
+    }
     const { rows } =
-      id === undefined
+      was === undefined
         ? await client.query<{ id: number }>(
             "INSERT INTO milestones (project_id, name, due_on, reached_on, baseline_on) VALUES ($1, $2, $3, $4, $3) RETURNING id",
             [project, name, due, reached],
@@ -79,7 +93,7 @@ export const putMilestone = (
         : await client.query<{ id: number }>(
             `UPDATE milestones SET name = $3, baseline_on = coalesce(baseline_on, due_on, $4), due_on = $4, reached_on = $5
              WHERE project_id = $1 AND id = $2 RETURNING id`,
-            [project, id, name, due, reached],
+            [project, was.id, name, due, reached],
           );
     if (rows.length) await touchRecords(client, now);
     return rows[0]?.id ?? null;
@@ -111,7 +125,16 @@ export async function progressOf(em: EntityManager, project: number): Promise<Pr
   return rows;
 }
 
-/** Keeps how far a project is on a day. @param planned undefined: what was planned stays as it is */
+interface ProgressFacts {
+  readonly actual: string | null;
+  readonly planned: string | null;
+}
+
+/**
+ * Keeps how far a project is on a day; what is not given stays as it is.
+ * @param was what stood there, as it was seen; null: nothing
+ * @returns true; or what stands there by now, where that is not what was seen
+ */
 export const putProgress = (
   em: EntityManager,
   project: number,
@@ -119,21 +142,41 @@ export const putProgress = (
     on,
     actual,
     planned,
-  }: { on: string; actual: string | null; planned?: string | null | undefined },
+    was,
+  }: {
+    on: string;
+    actual?: string | null | undefined;
+    planned?: string | null | undefined;
+    was: ProgressFacts | null;
+  },
   now: Instant,
-): Promise<void> =>
+): Promise<true | ProgressFacts | null> =>
   inTransaction(em, async (client) => {
+    // Of two who enter the first line of a day at once, the second waits here for the first.
+    await client.query("SELECT FROM projects WHERE id = $1 FOR NO KEY UPDATE", [project]);
+    const { rows: kept } = await client.query<ProgressFacts & Record<string, unknown>>(
+      'SELECT actual_percent::text AS actual, planned_percent::text AS planned FROM progress WHERE project_id = $1 AND "on" = $2',
+      [project, on],
+    );
+    const stands = kept[0] ?? null;
+    if (stands?.actual !== was?.actual || stands?.planned !== was?.planned) return stands;
     await client.query(
       `INSERT INTO progress (project_id, "on", planned_percent, actual_percent) VALUES ($1, $2, $3, $4)
-       ON CONFLICT (project_id, "on") DO UPDATE SET actual_percent = excluded.actual_percent,
-         planned_percent = CASE WHEN $5 THEN excluded.planned_percent ELSE progress.planned_percent END`,
-      [project, on, planned ?? null, actual, planned !== undefined],
+       ON CONFLICT (project_id, "on") DO UPDATE
+         SET planned_percent = excluded.planned_percent, actual_percent = excluded.actual_percent`,
+      [
+        project,
+        on,
+        planned === undefined ? (stands?.planned ?? null) : planned,
+        actual === undefined ? (stands?.actual ?? null) : actual,
+      ],
     );
     await client.query(
       'DELETE FROM progress WHERE project_id = $1 AND "on" = $2 AND planned_percent IS NULL AND actual_percent IS NULL',
       [project, on],
     );
     await touchRecords(client, now);
+    return true;
   });
 
 export interface WordRow {

@@ -1,6 +1,14 @@
 import type { MilestoneLine, OwedLine, ProgressLine, WordLine } from "@/contract/projects";
-import { fine, refused, type Problem, type Result } from "@/core/base";
-import { addDays, localDay, mondayOf, mondayOfWeek, weekName, type Day } from "@/core/time";
+import { fine, numberText, refused, type Problem, type Result } from "@/core/base";
+import {
+  addDays,
+  dayText,
+  localDay,
+  mondayOf,
+  mondayOfWeek,
+  weekName,
+  type Day,
+} from "@/core/time";
 import {
   milestonesOf,
   progressOf,
@@ -59,14 +67,27 @@ export async function saveMilestone(
     });
   const saved = await putMilestone(em, project, given, clock.now());
   if (saved === null) throw nothingHere();
-  return saved === "taken"
-    ? refused({
-        code: "milestone.name",
-        message: `There is a milestone "${given.name}" already.`,
-        path: "name",
-      })
-    : fine(saved);
+  if (saved === "taken")
+    return refused({
+      code: "milestone.name",
+      message: `There is a milestone "${given.name}" already.`,
+      path: "name",
+    });
+  if (typeof saved === "number") return fine(saved);
+  const { name, due, reached } = saved;
+  const stands = [
+    name,
+    due ? `due on ${dayText(due)}` : "without a date",
+    ...(reached ? [`reached on ${dayText(reached)}`] : []),
+  ].join(", ");
+  return refused(meanwhile("milestone", stands));
 }
+
+/** Somebody was faster: what stands there now, and that keeping again puts one's own in its place. */
+const meanwhile = (what: "milestone" | "progress", stands: string): Problem => ({
+  code: `${what}.version`,
+  message: `Somebody changed it meanwhile: ${stands}. Keep yours again to put it in that place.`,
+});
 
 export async function dropMilestone(
   em: EntityManager,
@@ -99,19 +120,24 @@ export async function saveProgress(
   }: {
     project: number;
     on: Day;
-    actual: string | null;
+    actual?: string | null | undefined;
     planned?: string | null | undefined;
+    was: { readonly actual: string | null; readonly planned: string | null } | null;
   },
 ): Promise<Result<true>> {
   leading(desk, project);
-  if (given.actual !== null && given.on > todayOf(desk))
+  if (given.actual && given.on > todayOf(desk))
     return refused({
       code: "progress.future",
       message: "What is done is entered for today or earlier; for later only what is planned.",
       path: "on",
     });
-  await putProgress(em, project, given, clock.now());
-  return fine(true as const);
+  const saved = await putProgress(em, project, given, clock.now());
+  if (saved === true) return fine(saved);
+  const percent = (text: string | null | undefined) => (text ? `${numberText(text)} %` : "nothing");
+  return refused(
+    meanwhile("progress", `${percent(saved?.planned)} planned and ${percent(saved?.actual)} done`),
+  );
 }
 
 const MOST_WORDS = 120;

@@ -128,7 +128,7 @@ export function Fan({
                   textAnchor="middle"
                   style={{ fontSize: 10.5 }}
                 >
-                  {mark.day}
+                  {mark.day.replace(/ \d{4}$/, "")}
                 </text>
               </>
             )}

@@ -31,6 +31,11 @@ export const Mast = styled.header`
     padding-bottom: 2px;
     flex-wrap: wrap;
   }
+  .acts > a {
+    padding: 0 10px;
+    color: var(--plum);
+    font-weight: 600;
+  }
   @media (max-width: 700px) {
     padding: 10px 16px;
   }

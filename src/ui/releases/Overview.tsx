@@ -22,7 +22,7 @@ interface OverviewProps {
 export function Overview({ release, unit, stood, open }: OverviewProps) {
   const here = { thing: "release" as const, id: release.id };
   const at = stood ? { stood } : {};
-  const burns = `burndown of release ${nameText(release.name)} in ${unit}`;
+  const burns = `burndown of release ${nameText(release.name)} in ${unit} as planks`;
   const burndown = useQuery({
     queryKey: ["says", burns, stood],
     queryFn: ({ signal }) => ask("says", { says: burns, ...at }, signal),
@@ -53,7 +53,7 @@ export function Overview({ release, unit, stood, open }: OverviewProps) {
         {data ? part("open items") : <Waiting>Counting …</Waiting>}
       </div>
       <div>
-        {part("scope", "Nothing is in it yet: items name the release they belong to.")}
+        {part("scope")}
         {part("by status")}
         {report && (
           <Forecast
@@ -81,20 +81,16 @@ export function Overview({ release, unit, stood, open }: OverviewProps) {
     );
   }
 
-  /** A made part under its title; where it has nothing to say, what that means. */
-  function part(id: string, nothing?: string): ReactNode {
+  /** A made part under its title. */
+  function part(id: string): ReactNode {
     const found = data?.parts.find((one) => one.id === id);
-    if (!found && !nothing) return null;
+    if (!found) return null;
     return (
       <Ground $on={id === "open items" ? "plain" : "salt"}>
         <header>
-          <h2>{found?.title ?? "Scope"}</h2>
+          <h2>{found.title}</h2>
         </header>
-        {found ? (
-          <Blocks blocks={found.blocks} open={open} here={here} />
-        ) : (
-          data && <p>{nothing}</p>
-        )}
+        <Blocks blocks={found.blocks} open={open} here={here} />
       </Ground>
     );
   }

@@ -1,4 +1,5 @@
 "use client";
+import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState, type ReactNode } from "react";
 import { Tab, TabList, TabPanel } from "react-aria-components";
@@ -73,6 +74,7 @@ export function ReleaseRoom({ release, releases, boards, today, mayKeep }: Relea
             back="Back to now"
             onChange={setStood}
           />
+          <Link href="/sprints">Sprints</Link>
           {mayKeep && (
             <Button $look="line" onPress={() => void brief()}>
               Briefing

@@ -74,8 +74,12 @@ export function Shell({ viewer, workspace, zone, sight, pins, children }: ShellP
   useEffect(() => setWide(localStorage.getItem("gt_spine") === "wide"), []);
   useShortcuts(everywhere(call), "everywhere");
   useAskAgain(() => call("quick box"));
-  const room = (href: string, words: string, icon: ReactNode) => (
-    <Link className="room" href={href} aria-current={path.startsWith(href) ? "page" : undefined}>
+  const room = (href: string, words: string, icon: ReactNode, beside = href) => (
+    <Link
+      className="room"
+      href={href}
+      aria-current={path.startsWith(href) || path.startsWith(beside) ? "page" : undefined}
+    >
       {icon}
       <span>{words}</span>
     </Link>
@@ -111,7 +115,7 @@ export function Shell({ viewer, workspace, zone, sight, pins, children }: ShellP
           {room("/dashboards", "Dashboards", <LayoutDashboard aria-hidden />)}
           {room("/reports", "Reports", <ScrollText aria-hidden />)}
           {room("/items", "Items", <Ticket aria-hidden />)}
-          {room("/sprints", "Sprints", <Waves aria-hidden />)}
+          {room("/sprints", "Sprints", <Waves aria-hidden />, "/releases")}
           {room("/projects", "Projects", <ShipWheel aria-hidden />)}
           {!viewer.isClient && room("/hours", "Hours", <Clock aria-hidden />)}
           {room("/mailings", "Mailings", <Mail aria-hidden />)}

@@ -203,16 +203,17 @@ async function moved(
   const says = `${part.title} is due on ${dayText(due)}`;
   try {
     if (part.kind === "milestone") {
-      const set = (day: string) =>
-        ask("saveMilestone", {
+      const set = (from: string, day: string) => {
+        const kept = { name: part.title, reached: part.done };
+        return ask("saveMilestone", {
           project,
-          id: Number(part.id),
-          name: part.title,
+          was: { id: Number(part.id), ...kept, due: from },
+          ...kept,
           due: day,
-          reached: part.done,
         });
-      await set(due);
-      return { words: `${says}.`, undo: async () => void (await set(part.due!)) };
+      };
+      await set(part.due!, due);
+      return { words: `${says}.`, undo: async () => void (await set(due, part.due!)) };
     }
     const followers = withFollowers
       ? consequencesOf(timeline, part, days).filter((one) => one.part.mayMove)

@@ -7,7 +7,7 @@ import type { MilestoneLine, ShownProject } from "@/contract/projects";
 import { dayText } from "@/core/time";
 import { ask, Button, DayField, Field } from "../../kit";
 import { Ground } from "../../rooms";
-import { useEntering } from "./useEntering";
+import { useEntering, wasFaster } from "./useEntering";
 
 const Lines = styled.ul`
   li {
@@ -42,12 +42,13 @@ const Edit = styled.form`
 `;
 
 interface Edited {
-  readonly id?: number;
+  /** The one that is changed, as it was seen; null: a new one. */
+  readonly was: MilestoneLine | null;
   readonly name: string;
   readonly due: string;
   readonly reached: string;
 }
-const NEW: Edited = { name: "", due: "", reached: "" };
+const NEW: Edited = { was: null, name: "", due: "", reached: "" };
 
 /** "20 Nov 2026, first 10 Nov 2026; reached 22 Nov 2026". */
 function whenWords({ due, baseline, reached }: MilestoneLine): string {
@@ -68,10 +69,14 @@ export function Milestones({ project }: { project: ShownProject }) {
   const { problem, enter } = useEntering();
   if (!data) return null;
   const save = async (one: Edited) => {
+    // Who was told what stands there by now, and keeps theirs again, has seen that.
+    const was = wasFaster(problem)
+      ? (data.find(({ id }) => id === one.was?.id) ?? one.was)
+      : one.was;
     const saved = await enter(() =>
       ask("saveMilestone", {
         project: project.id,
-        ...(one.id === undefined ? {} : { id: one.id }),
+        ...(was && { was: { id: was.id, name: was.name, due: was.due, reached: was.reached } }),
         name: one.name,
         due: one.due || null,
         reached: one.reached || null,
@@ -101,7 +106,7 @@ export function Milestones({ project }: { project: ShownProject }) {
                 aria-label={`Change ${one.name}`}
                 onPress={() =>
                   setEdited({
-                    id: one.id,
+                    was: one,
                     name: one.name,
                     due: one.due ?? "",
                     reached: one.reached ?? "",
@@ -122,7 +127,7 @@ export function Milestones({ project }: { project: ShownProject }) {
       )}
       {edited && (
         <Edit
-          aria-label={edited.id === undefined ? "A new milestone" : `Change ${edited.name}`}
+          aria-label={edited.was ? `Change ${edited.was.name}` : "A new milestone"}
           onSubmit={(event) => {
             event.preventDefault();
             void save(edited);
@@ -158,11 +163,11 @@ export function Milestones({ project }: { project: ShownProject }) {
               Keep
             </Button>
             <Button onPress={() => setEdited(null)}>Leave it</Button>
-            {edited.id !== undefined && (
+            {edited.was && (
               <Button
                 $icon
-                aria-label={`Take ${edited.name} away`}
-                onPress={() => drop(edited.id!)}
+                aria-label={`Take ${edited.was.name} away`}
+                onPress={() => drop(edited.was!.id)}
               >
                 <Trash2 aria-hidden />
               </Button>

@@ -1,8 +1,9 @@
 "use client";
 import { useQuery } from "@tanstack/react-query";
+import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import styled from "styled-components";
-import type { ShownProject } from "@/contract/projects";
+import type { ProgressLine, ShownProject } from "@/contract/projects";
 import { numberText } from "@/core/base";
 import { dayText } from "@/core/time";
 import { ask, Button, DayField, Field } from "../../kit";
@@ -55,15 +56,23 @@ export function Progress({ project }: { project: ShownProject }) {
   const [planned, setPlanned] = useState("");
   const { problem, enter } = useEntering();
   if (!data) return null;
-  const save = async () => {
-    const done = await enter(() =>
+  /** Keeps what is given for a day, over what the table shows of it. */
+  const keep = (day: string, given: Partial<Omit<ProgressLine, "on">>) => {
+    const line = data.find((one) => one.on === day);
+    return enter(() =>
       ask("saveProgress", {
         project: project.id,
-        on,
-        actual: actual.trim() || null,
-        ...(planned.trim() ? { planned: planned.trim() } : {}),
+        on: day,
+        ...given,
+        was: line ? { actual: line.actual, planned: line.planned } : null,
       }),
     );
+  };
+  const save = async () => {
+    const done = await keep(on, {
+      ...(actual.trim() ? { actual: actual.trim() } : {}),
+      ...(planned.trim() ? { planned: planned.trim() } : {}),
+    });
     if (done) {
       setActual("");
       setPlanned("");
@@ -85,6 +94,7 @@ export function Progress({ project }: { project: ShownProject }) {
             <th scope="col" className="r">
               done
             </th>
+            {project.mayLead && <td />}
           </tr>
         </thead>
         <tbody>
@@ -93,11 +103,23 @@ export function Progress({ project }: { project: ShownProject }) {
               <td>{dayText(line.on)}</td>
               <td className="r">{percent(line.planned)}</td>
               <td className="r">{percent(line.actual)}</td>
+              {project.mayLead && (
+                <td className="r">
+                  <Button
+                    $small
+                    $icon
+                    aria-label={`Take ${dayText(line.on)} away`}
+                    onPress={() => void keep(line.on, { planned: null, actual: null })}
+                  >
+                    <Trash2 aria-hidden />
+                  </Button>
+                </td>
+              )}
             </tr>
           ))}
           {data.length === 0 && (
             <tr>
-              <td colSpan={3}>
+              <td colSpan={4}>
                 Nothing was entered yet. With a plan and what is done, its schedule can be judged.
               </td>
             </tr>

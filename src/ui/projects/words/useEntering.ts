@@ -6,23 +6,34 @@ import { AskProblem } from "../../kit";
 /** What is entered of a project changes what is worked out of it: all of that is asked again. */
 const TOUCHED = [["project"], ["says"], ["milestones"], ["progress"], ["timeline"]];
 
+/** Somebody was faster: what they entered is seen then, and what is kept again takes its place. */
+export const wasFaster = (problem: { readonly code: string } | null): boolean =>
+  Boolean(problem?.code.endsWith(".version"));
+
 /** Enters something: tells what is wrong with it, by its part, and has what stands on it asked again. */
 export function useEntering(): {
-  problem: { readonly path: string; readonly message: string } | null;
+  problem: { readonly code: string; readonly path: string; readonly message: string } | null;
   enter: (act: () => Promise<unknown>) => Promise<boolean>;
 } {
   const client = useQueryClient();
-  const [problem, setProblem] = useState<{ path: string; message: string } | null>(null);
+  const [problem, setProblem] = useState<{ code: string; path: string; message: string } | null>(
+    null,
+  );
+  const askAnew = async () => {
+    for (const queryKey of TOUCHED) await client.invalidateQueries({ queryKey });
+  };
   const enter = async (act: () => Promise<unknown>) => {
     setProblem(null);
     try {
       await act();
     } catch (error) {
       const first = error instanceof AskProblem ? error.problems[0] : undefined;
-      setProblem({ path: first?.path ?? "", message: (error as Error).message });
+      const code = first?.code ?? "";
+      if (wasFaster({ code })) await askAnew();
+      setProblem({ code, path: first?.path ?? "", message: (error as Error).message });
       return false;
     }
-    for (const queryKey of TOUCHED) await client.invalidateQueries({ queryKey });
+    await askAnew();
     return true;
   };
   return { problem, enter };
