@@ -4,6 +4,7 @@ import { Exact } from "../base";
 import { sampleContext } from "../../../tests/support/sample";
 import { compile, sql } from "../sql";
 import { measures, MEASURE_IDS, type MeasureKind, type Parts } from ".";
+import { sumOf } from "./merging";
 
 /** The parts that PostgreSQL would hand over for some values (null: empty). */
 const partsOf: Record<string, (values: readonly (string | null)[]) => Parts> = {
@@ -83,5 +84,36 @@ describe("every measure", () => {
       measures.average.fits(field("points")),
       measures.sum.fits(field("tags")),
     ]).toEqual([false, true, true, false]);
+  });
+});
+
+describe("sums of texts", () => {
+  const exactly = (values: readonly (string | null)[]) =>
+    values.reduce((sum, value) => sum.plus(value ?? 0), new Exact(0)).toFixed();
+  test.each([
+    [[], "0"],
+    [[null, null], "0"],
+    [["1", null, "2"], "3"],
+    [["0.1", "0.2"], "0.3"],
+    [["-5", "5"], "0"],
+    [["999999999999999", "999999999999999", "1"], "1999999999999999"],
+    [["9007199254740993", "1"], "9007199254740994"],
+    [["900000000000000", "0.25", "8999999999999999"], "9899999999999999.25"],
+  ])("%j is %s", (values, sum) => expect(sumOf(values)).toBe(sum));
+
+  test("are those of decimals, whatever stands in which place", () => {
+    const value = fc.oneof(
+      fc.constant(null),
+      fc.integer().map(String),
+      fc.bigInt({ min: -(10n ** 20n), max: 10n ** 20n }).map(String),
+      fc
+        .tuple(fc.integer({ min: -999_999, max: 999_999 }), fc.integer({ min: 0, max: 99 }))
+        .map(([whole, part]) => `${whole}.${String(part).padStart(2, "0")}`),
+    );
+    fc.assert(
+      fc.property(fc.array(value, { maxLength: 30 }), (values) => {
+        expect(sumOf(values)).toBe(exactly(values));
+      }),
+    );
   });
 });

@@ -4,10 +4,20 @@ import type { Parts } from "./defineMeasure";
 const present = (values: readonly (string | null)[]): string[] =>
   values.filter((value): value is string => value !== null);
 
-export const sumOf = (values: readonly (string | null)[]): string =>
-  present(values)
-    .reduce((sum, value) => sum.plus(value), new Exact(0))
-    .toFixed();
+const WHOLE = /^-?\d{1,15}$/;
+
+/** The sum, exact to the last digit: whole numbers are added as such for as long as their sum is safe, all others as decimals. */
+export function sumOf(values: readonly (string | null)[]): string {
+  let whole = 0;
+  let exact: Exact | null = null;
+  for (const value of values) {
+    if (value === null) continue;
+    const next = exact === null && WHOLE.test(value) ? whole + Number(value) : NaN;
+    if (Number.isSafeInteger(next)) whole = next;
+    else exact = (exact ?? new Exact(whole)).plus(value);
+  }
+  return exact === null ? String(whole) : exact.toFixed();
+}
 
 /** Adds the parts column by column. */
 export const addParts = (parts: readonly Parts[]): Parts =>

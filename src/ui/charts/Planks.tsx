@@ -18,6 +18,12 @@ const LEFT = 46;
 const UNDER = { small: 24, large: 44 };
 /** What the number of a day takes of its width. */
 const DAY_WIDTH = 24;
+/** The name of a day off, upright. */
+const NAME_WIDTH = 13;
+/** The size of an addition. */
+const SIZE_WIDTH = 26;
+/** Half of a notch of the pace, where there is room for it. */
+const NOTCH = 7;
 
 export interface PlanksProps {
   readonly answer: BurndownAnswer;
@@ -66,6 +72,8 @@ export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: Plan
     Number(burndown.committed),
   );
   const behind = level - paceNow;
+  const notch = Math.min(NOTCH, Math.max(...lefts.map((_, i) => widthOf(i))) / 2 - 1);
+  const named = namedSteps(burndown.steps, x);
   const fan =
     forecast?.forecast.fan
       .map((point) => ({ ...point, x: dayX(forecast.days[point.day]) }))
@@ -89,7 +97,8 @@ export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: Plan
                 fill="var(--salt)"
               />
             ) : (
-              floor > 200 && (
+              floor > 200 &&
+              widthOf(i) >= NAME_WIDTH && (
                 <text
                   transform={`translate(${lefts[i] + widthOf(i) / 2 + 4} ${floor - 10}) rotate(-90)`}
                   style={{ fontSize: 11 }}
@@ -139,8 +148,8 @@ export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: Plan
         {guide.slice(1).map((point, i) => (
           <line
             key={i}
-            x1={x(point.t) - 7}
-            x2={x(point.t) + 7}
+            x1={x(point.t) - notch}
+            x2={x(point.t) + notch}
             y1={y(Number(point.pace))}
             y2={y(Number(point.pace))}
             stroke="var(--ink)"
@@ -179,7 +188,14 @@ export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: Plan
         />
         <path d={line} fill="none" stroke="var(--c1)" strokeWidth={3.4} />
         {burndown.steps.map((step, i) => (
-          <Step key={i} step={step} place={i} x={x(step.at)} y={y} told={told} drawn={drawn} />
+          <Step
+            key={i}
+            step={step}
+            place={i}
+            x={x(step.at)}
+            isNamed={named.has(i)}
+            {...{ y, told, drawn }}
+          />
         ))}
         {answer.span!.closed === null && (
           <g>
@@ -226,6 +242,18 @@ export function Planks({ answer, pace, drawn, mode, forecast, flags = [] }: Plan
   );
 }
 
+/** The places of the additions that have room for their size: of those that lie on one another, the first. */
+function namedSteps(steps: readonly WorkStep[], x: (instant: number) => number): Set<number> {
+  const named = new Set<number>();
+  let last = -Infinity;
+  steps.forEach(({ cause, at }, place) => {
+    if (cause !== "added" || x(at) - last < SIZE_WIDTH) return;
+    named.add(place);
+    last = x(at);
+  });
+  return named;
+}
+
 /** As wide as its place; what does not fit is scrolled to. */
 const Room = styled.div<{ $height: number }>`
   flex: 1;
@@ -242,13 +270,15 @@ interface StepProps {
   readonly step: WorkStep;
   readonly place: number;
   readonly x: number;
+  /** Its size stands beside it. */
+  readonly isNamed: boolean;
   readonly y: (value: number) => number;
   readonly told: (value: string) => string;
   readonly drawn: Drawn;
 }
 
 /** A step that opens its item: what was added stands out with its size, all others are felt on the line. */
-function Step({ step, place, x, y, told, drawn }: StepProps) {
+function Step({ step, place, x, isNamed, y, told, drawn }: StepProps) {
   const { cause, key, amount, remaining } = step;
   const isAdded = cause === "added";
   const isLess = cause === "finished" || cause === "removed";
@@ -279,7 +309,7 @@ function Step({ step, place, x, y, told, drawn }: StepProps) {
         stroke={isAdded ? "var(--c4)" : "transparent"}
         strokeWidth={isAdded ? 5 : 9}
       />
-      {isAdded && !drawn.small && (
+      {isNamed && !drawn.small && (
         <text
           x={x + 6}
           y={y(Number(remaining)) - 4}

@@ -44,7 +44,7 @@ export function Overview({ release, unit, stood, open }: OverviewProps) {
   return (
     <Columns>
       <div>
-        <Ground>
+        <Ground $on="tide">
           <header>
             <h2>What is left</h2>
           </header>

@@ -142,19 +142,22 @@ function Drawing({
   );
 }
 
+/** What a line must not break: a number and its %. */
+const together = (words: string): string => words.replace(/(?<=\d) (?=%)/g, "\u00a0");
+
 function Word({ run, open, isMoved }: { run: Run; open: Opening | null; isMoved: boolean }) {
-  if (typeof run === "string") return run;
+  if (typeof run === "string") return together(run);
   if ("strong" in run) return <strong>{run.strong}</strong>;
   if ("quiet" in run) return <em>{run.quiet}</em>;
   if (run.lacks) return <span className="lacks">{wordsOf(run)}</span>;
-  if (!open) return <b>{run.words}</b>;
+  if (!open) return <b>{together(run.words)}</b>;
   return (
     <button
       className={isMoved ? "moved" : undefined}
       title={isMoved ? "reads otherwise by now" : "what stands behind it"}
       onClick={() => open.ofSentence(run.says, titleOf(run))}
     >
-      {run.words}
+      {together(run.words)}
     </button>
   );
 }

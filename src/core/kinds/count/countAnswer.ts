@@ -49,11 +49,7 @@ export interface CountAnswer {
 export function countAnswer(parts: CountParts): CountAnswer {
   const { report, view, tiers, tops, levels, buckets } = parts;
   const depth = report.by.length;
-  const find = new Map(
-    levels.flatMap((level) =>
-      level.rows.map((row) => [JSON.stringify([level.keys, row.keys]), row]),
-    ),
-  );
+  const found = finderOf(levels);
   const heads = parts.slots.map((slot, index) => measureHead(slot, report, view, index));
   const measured = (row: Aggregate | undefined): Cell[] =>
     parts.slots.map((slot, index) => {
@@ -63,8 +59,10 @@ export function countAnswer(parts: CountParts): CountAnswer {
         value: cell.value === null ? null : inUnit(cell.value, heads[index], view),
       };
     });
-  const cells = (keys: readonly number[], path: readonly Key[]): Cell[] =>
-    measured(find.get(JSON.stringify([keys, path])));
+  const cellsAt = (keys: readonly number[]) => {
+    const at = found(keys);
+    return (path: readonly Key[]): Cell[] => measured(at(path));
+  };
   const before = beforeOf(parts);
   const order = tiers.map((tier, index) => {
     const top = tops[index];
@@ -76,13 +74,15 @@ export function countAnswer(parts: CountParts): CountAnswer {
   );
   checkSize(finest?.rows.length ?? 0, splitKeys.length, parts.slots.length);
   const prefix = (length: number) => Array.from({ length }, (_, i) => i);
-  const rowsAt = (length: number): AnswerRow[] =>
-    pathsAt(parts, length, order).map((path) => ({
+  const rowsAt = (length: number): AnswerRow[] => {
+    const [cells, partCells] = [cellsAt(prefix(length)), cellsAt([...prefix(length), depth])];
+    return pathsAt(parts, length, order).map((path) => ({
       path: path.map((key, i) => headOf(key, tiers[i], view, buckets)),
-      cells: cells(prefix(length), path),
-      parts: splitKeys.map((key) => cells([...prefix(length), depth], [...path, key])),
+      cells: cells(path),
+      parts: splitKeys.map((key) => partCells([...path, key])),
       ...(before ? { before: ((row) => row && measured(row))(before(path)) ?? null } : {}),
     }));
+  };
   const rows = rowsAt(depth);
   return {
     kind: "count",
@@ -90,14 +90,30 @@ export function countAnswer(parts: CountParts): CountAnswer {
     rows: depth === 0 ? [] : report.runningTotal ? withRunning(rows, heads) : rows,
     tiers: prefix(Math.max(depth - 1, 0)).map((i) => rowsAt(i + 1)),
     split: splitKeys.map((key) => headOf(key, tiers[depth], view, buckets)),
-    total: cells([], []),
-    columnTotals: splitKeys.map((key) => cells([depth], [key])),
+    total: cellsAt([])([]),
+    columnTotals: splitKeys.map((key) => cellsAt([depth])([key])),
     everything: parts.hidden && measured(parts.hidden),
     before: before && measured(before([])),
     ...(report.compared ? { compared: report.compared } : {}),
     ...(depth === 1 && parts.others[0] ? { others: parts.others[0] } : {}),
     manyValued: parts.manyValued,
     asOf: view.now,
+  };
+}
+
+/** Finds the row of a path among those of the level that has some keys; undefined where there is none. */
+function finderOf(
+  levels: CountParts["levels"],
+): (keys: readonly number[]) => (path: readonly Key[]) => Aggregate | undefined {
+  const rows = new Map(
+    levels.map((level) => [
+      level.keys.join(),
+      new Map(level.rows.map((row) => [JSON.stringify(row.keys), row])),
+    ]),
+  );
+  return (keys) => {
+    const level = rows.get(keys.join());
+    return (path) => level?.get(JSON.stringify(path));
   };
 }
 
@@ -204,17 +220,12 @@ function beforeOf({
   buckets,
 }: CountParts): ((path: readonly Key[]) => Aggregate | undefined) | null {
   if (!before) return null;
-  const find = new Map(
-    before.levels.flatMap((level) =>
-      level.rows.map((row) => [JSON.stringify([level.keys, row.keys]), row]),
-    ),
-  );
+  const found = finderOf(before.levels);
   const now = [...(buckets?.keys() ?? [])];
   const then = [...(before.buckets?.keys() ?? [])];
   const moved = (key: Key, tier: Tier): Key =>
     tier.group.grain && buckets?.has(key) ? (then[now.indexOf(key)] ?? "none") : key;
-  return (path) =>
-    find.get(JSON.stringify([path.map((_, i) => i), path.map((key, i) => moved(key, tiers[i]))]));
+  return (path) => found(path.map((_, i) => i))(path.map((key, i) => moved(key, tiers[i])));
 }
 
 /** Adds each measure up along the time axis, from 0 at the start of the period; only what adds up has one. */
