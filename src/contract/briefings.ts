@@ -60,6 +60,7 @@ export interface BriefingLine {
 }
 
 export interface ShownBriefing extends BriefingLine {
+  readonly mayMail: boolean;
   readonly version: number;
   readonly today: string;
   /** "Kept current; as of Tue 24 Nov 2026, 15:30; for Inês Duarte." */

@@ -483,6 +483,39 @@ describe("briefings", () => {
     }
   });
 
+  test("a manager mails those of their own projects, also as a member; nobody else of them does", async () => {
+    const quay = await projectNamed("New quay");
+    const theirs = await as("gil", "newBriefing", { kind: "project", target: quay });
+    const { viewer } = await deskFor(em, "gil", clock);
+    const mailing = (target: number) => ({
+      kind: "briefing" as const,
+      target,
+      every: "week" as const,
+      on: 5,
+      at: "16:00",
+      people: [viewer.person],
+      teams: [],
+      skipEmpty: false,
+    });
+    expect((await read("gil", theirs)).mayMail).toBe(true);
+    const made = await as("gil", "saveMailing", mailing(theirs));
+    expect((await as("gil", "mailings", {})).map((line) => line.id)).toContain(made);
+    await as("gil", "dropMailing", { id: made });
+    expect((await read("gil", id)).mayMail).toBe(false);
+    for (const [login, target] of [
+      ["gil", id],
+      ["bram", id],
+      ["gil", 99_999],
+    ] as const)
+      expect(await whyNot(login, "saveMailing", mailing(target))).toBe(
+        "Members read mailings; ask a builder to make one.",
+      );
+    expect(await whyNot("gil", "saveMailing", { ...mailing(1), kind: "report" })).toBe(
+      "Members read mailings; ask a builder to make one.",
+    );
+    await as("gil", "dropBriefing", { id: theirs });
+  });
+
   test("who made one and does not see its project any more reads it no longer", async () => {
     const frozen = await as("cal", "freezeBriefing", { id, on: "2026-11-24", title: "Hidden" });
     const { viewer } = await deskFor(em, "pell", clock);

@@ -12,7 +12,7 @@ import { clockText, localDay, longDayText, type Day } from "@/core/time";
 import { briefingRows, frozenBefore, runPlan, type BriefingRow, type EntityManager } from "@/data";
 import { todayOf } from "../projects/records";
 import type { Desk } from "../viewer/viewpoint";
-import { isFor, mayChange, mayRead, nameOf, readable, seesAsMuch } from "./rights";
+import { isFor, mayChange, mayMail, mayRead, nameOf, readable, seesAsMuch } from "./rights";
 
 /** What briefings say now, and what they said when they were frozen. */
 
@@ -91,6 +91,7 @@ export async function showBriefing(
     kept: may ? row.parts : [],
     withheld: shown.length - theirs.length,
     isGone,
+    mayMail: mayMail(viewer, row) && !isGone,
   };
   const keptParts = row.kept?.parts.filter((part) => ids.has(part.id)) ?? [];
   const isSame = seesAsMuch(desk, row.frozenFor);

@@ -1,7 +1,7 @@
 import type { KeptPart, Reader } from "@/contract/briefings";
 import type { BriefingKind } from "@/core/briefing";
 import { isThere, loadBriefing, type BriefingRow, type EntityManager, type Viewer } from "@/data";
-import { mayKeep } from "../library/kept";
+import { mayBuild, mayKeep } from "../library/kept";
 import { nothingHere } from "../refused";
 import type { Desk } from "../viewer/viewpoint";
 
@@ -48,6 +48,11 @@ export const mayChange = (
   (viewer.role === "administrator" ||
     row.ownerId === viewer.person ||
     (row.kind === "project" && viewer.manages.includes(row.target)));
+
+/** Whether somebody may mail a briefing: who makes boards, and who manages the project that it is of. */
+export const mayMail = (viewer: Viewer, row: Pick<BriefingRow, "kind" | "target">): boolean =>
+  mayBuild(viewer) ||
+  (mayKeep(viewer) && row.kind === "project" && viewer.manages.includes(row.target));
 
 /**
  * A briefing is read by who sees what it is of; of a team by those who work here. A frozen one whose subject is gone, and not

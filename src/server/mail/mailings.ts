@@ -6,6 +6,7 @@ import type { Instant } from "@/core/time";
 import {
   dueMailings,
   hastenMailing,
+  loadBriefing,
   loadViewer,
   mailingsOf,
   openSlot,
@@ -17,7 +18,7 @@ import {
 import type { Clock } from "../clock";
 import { loadDashboard } from "../dashboards/dashboards";
 import type { Drawer } from "../render/drawer";
-import { mayReadBriefing } from "../briefings/rights";
+import { mayMail, mayRead } from "../briefings/rights";
 import { deliverAll, lastWords } from "./deliver";
 import { mayBuild } from "../library/kept";
 import { loadReport } from "../library/reports";
@@ -62,21 +63,22 @@ export async function saveMailing(
   viewer: Viewer,
   given: MailingToSave,
 ): Promise<Result<number>> {
-  if (!mayBuild(viewer))
+  const desk = await deskOf(em, viewer, clock);
+  const may = await rightToMail(em, desk, given);
+  if (may === "members")
     return refused({
       code: "mailing.right",
       message: "Members read mailings; ask a builder to make one.",
     });
+  if (may === "none")
+    return refused({ code: "mailing.target", message: "There is no such thing to mail." });
   if (given.people.length + given.teams.length === 0)
     return refused({
       code: "mailing.nobody",
       message: "Say who it goes to: somebody, or a team.",
       path: "people",
     });
-  const desk = await deskOf(em, viewer, clock);
   const { view } = desk;
-  if (!(await mayMail(em, desk, given)))
-    return refused({ code: "mailing.target", message: "There is no such thing to mail." });
   const schedule: Schedule = {
     every: given.every,
     on: given.every === "week" ? Math.min(given.on, 7) : given.on,
@@ -97,15 +99,28 @@ export async function saveMailing(
     : fine(id);
 }
 
-/** Whether somebody may read what they want to mail: what a mailing names gives no right to it. */
-async function mayMail(
+/**
+ * Whether somebody may mail a thing, and read it: what a mailing names gives no right to it.
+ * @returns "members" for who mails nothing, or not this; "none" where there is nothing that they read
+ */
+async function rightToMail(
   em: EntityManager,
   desk: Desk,
   { kind, target }: Pick<MailingToSave, "kind" | "target">,
-): Promise<boolean> {
-  if (kind === "report") return (await loadReport(em, desk.viewer, target)) !== null;
-  if (kind === "dashboard") return (await loadDashboard(em, desk.viewer, target)) !== null;
-  return mayReadBriefing(em, desk, target);
+): Promise<"yes" | "members" | "none"> {
+  const { viewer } = desk;
+  if (kind === "briefing") {
+    const row = await loadBriefing(em, target);
+    const isRead = row !== null && (await mayRead(em, desk, row));
+    if (isRead && mayMail(viewer, row)) return "yes";
+    return mayBuild(viewer) ? "none" : "members";
+  }
+  if (!mayBuild(viewer)) return "members";
+  const found =
+    kind === "report"
+      ? await loadReport(em, viewer, target)
+      : await loadDashboard(em, viewer, target);
+  return found ? "yes" : "none";
 }
 
 const dateOf = (instant: Instant): Date => new Date(instant / 1000);

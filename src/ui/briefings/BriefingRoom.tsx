@@ -94,13 +94,11 @@ const Frozen = styled.div`
 export function BriefingRoom({
   briefing: given,
   role,
-  mayMail,
   people,
   teams,
 }: {
   briefing: ShownBriefing;
   role: string;
-  mayMail: boolean;
   people: readonly Thing[];
   teams: readonly Thing[];
 }) {
@@ -186,7 +184,7 @@ export function BriefingRoom({
           >
             PDF
           </Button>
-          {mayMail && !briefing.isGone && <Button onPress={() => setMailing(true)}>Mail</Button>}
+          {briefing.mayMail && <Button onPress={() => setMailing(true)}>Mail</Button>}
           {briefing.mayChange && !briefing.frozenOn && (
             <Button onPress={() => setFreezing(true)}>Freeze …</Button>
           )}

@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
 import { cache } from "react";
-import { mayBuild, Refused, showBriefing } from "@/server/web";
+import { Refused, showBriefing } from "@/server/web";
 import { BriefingRoom } from "@/ui/briefings";
 import { signedIn } from "../../../session";
 
@@ -28,13 +28,12 @@ export default async function BriefingPage({ params }: Props) {
   if (!briefing) notFound();
   const { desk } = await signedIn();
   const { names } = desk.view.catalog;
-  const mayMail = mayBuild(desk.viewer);
+  const { mayMail } = briefing;
   return (
     <BriefingRoom
       key={briefing.id}
       briefing={briefing}
       role={desk.viewer.role}
-      mayMail={mayMail}
       people={mayMail ? names.list("person") : []}
       teams={mayMail ? names.list("team") : []}
     />
