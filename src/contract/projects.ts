@@ -8,6 +8,8 @@ const HERE = z.strictObject({
   id: z.int(),
 });
 const Day = z.iso.date();
+/** The days that a project lies between. */
+const Span = z.strictObject({ starts: Day.nullable(), ends: Day.nullable() });
 const Percent = z
   .string()
   .regex(/^\d{1,3}([.,]\d{1,4})?$/, "a number from 0 to 100 is needed here")
@@ -67,10 +69,10 @@ export interface ShownProject {
   readonly openItems: number;
 }
 
-/** A part of a project on its timeline: an item with a due date, or a milestone. Days are local ones. */
+/** What lies on a timeline: a project as a whole, an item with a due date, a milestone. Days are local ones. */
 export interface TimelinePart {
-  readonly kind: "item" | "milestone";
-  /** The key of an item; of a milestone its identity. */
+  readonly kind: "project" | "item" | "milestone";
+  /** The key of an item; of others their identity. */
   readonly id: string;
   readonly title: string;
   /** When work on it began; null: not yet. */
@@ -93,6 +95,7 @@ export interface TimelineProject {
   readonly started: string | null;
   readonly finished: string | null;
   readonly percent: string | null;
+  readonly mayMove: boolean;
   readonly parts: readonly TimelinePart[];
 }
 
@@ -105,6 +108,21 @@ export interface ShownTimeline {
   readonly off: readonly number[];
   /** More parts than can be drawn. */
   readonly more: number;
+}
+
+/** What a moved project took along, as it can be taken back, and what it left with the reason. */
+export interface ProjectMoved {
+  readonly items: readonly {
+    readonly key: string;
+    readonly from: string | null;
+    readonly to: string | null;
+  }[];
+  readonly milestones: readonly {
+    readonly id: number;
+    readonly from: string;
+    readonly to: string;
+  }[];
+  readonly left: readonly { readonly key: string; readonly why: string }[];
 }
 
 /** A week that a manager owes a word for, and whether they were reminded. */
@@ -132,6 +150,24 @@ export const projectActs = {
   timeline: act(
     z.strictObject({ projects: z.array(z.int()).max(500), stood: Day.optional() }),
   ).answers<ShownTimeline>(),
+  /** Moves a project's own days, and with them those of its parts that are named; all as they were seen, in one act. */
+  moveProject: act(
+    z.strictObject({
+      project: z.int(),
+      was: Span,
+      to: Span,
+      items: z
+        .array(
+          z.strictObject({
+            key: z.string().max(100),
+            to: z.string().max(40).nullable(),
+            expected: z.string().max(40).nullable(),
+          }),
+        )
+        .max(500),
+      milestones: z.array(z.strictObject({ id: z.int(), to: Day, expected: Day })).max(500),
+    }),
+  ).answers<ProjectMoved>(),
   milestones: act(z.strictObject({ project: z.int() })).answers<MilestoneLine[]>(),
   saveMilestone: act(
     z.strictObject({

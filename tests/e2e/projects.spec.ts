@@ -64,6 +64,30 @@ test("a bar is moved by keys with what follows, says before what that does, and 
   await expect(bar).toHaveAttribute("aria-label", before);
 });
 
+test("a project's own bar is moved by keys with what is still to come of it, and moves back", async ({
+  page,
+}) => {
+  await openHeron(page);
+  await leaf(page, "Timeline").click();
+  const bar = page.getByRole("gridcell", { name: /^Heron refit: / });
+  const part = page.getByRole("gridcell", { name: /^Wiring loom/ });
+  await bar.focus();
+  const [before, partBefore] = [
+    (await bar.getAttribute("aria-label"))!,
+    (await part.getAttribute("aria-label"))!,
+  ];
+  await page.keyboard.press("Shift+ArrowRight");
+  const foot = page.getByRole("region", { name: "Moving Heron refit" });
+  await expect(foot.getByText(/ends .*\(\+7 d\)/)).toBeVisible();
+  await expect(foot.getByRole("table", { name: "What would follow" })).toBeVisible();
+  await foot.getByRole("button", { name: "Move what follows" }).click();
+  await expect(page.getByText(/Heron refit ends on .*, with \d+ parts\./)).toBeVisible();
+  await expect(part).not.toHaveAttribute("aria-label", partBefore);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(bar).toHaveAttribute("aria-label", before);
+  await expect(part).toHaveAttribute("aria-label", partBefore);
+});
+
 test("a weekly word is handed in, and who has not is asked by mail", async ({ page }) => {
   await openHeron(page);
   await leaf(page, "Words").click();

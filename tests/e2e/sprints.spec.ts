@@ -1,6 +1,35 @@
 import { expect, test } from "./lanes";
 import { choose, dragAcross, signIn } from "./support";
 
+test("a release is seen as a sprint is: what is left, what is in it, its items and its briefing", async ({
+  page,
+}) => {
+  await signIn(page, "runa");
+  await page.goto("/sprints");
+  await page.getByRole("link", { name: "Releases" }).click();
+  await page.waitForURL(/\/releases\/\d+$/);
+  await expect(page.getByRole("group", { name: "What is left" })).toBeVisible();
+  const scope = page.getByText(/items are in it; \d+ of them/);
+  const all = Number(/(\d+) items are in it/.exec((await scope.innerText())!)![1]);
+  await scope.getByRole("button", { name: `${all} items` }).click();
+  await expect(
+    page.getByRole("region", { name: /Scope|scope/ }).getByText(`${all} items`),
+  ).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.getByRole("tab", { name: "Board" }).click();
+  await page.getByRole("button", { name: /This release shows, too/ }).click();
+  await page.getByRole("option", { name: "Desk morning" }).click();
+  await expect(page.getByRole("region", { name: "Desk morning" })).toBeVisible();
+  await page.getByRole("tab", { name: "Items" }).click();
+  await expect(page.getByRole("heading", { name: "Open items" })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole("tab", { name: "Items" })).toHaveAttribute("aria-selected", "true");
+  await page.getByRole("tab", { name: "Briefings" }).click();
+  await page.getByRole("button", { name: "New briefing" }).click();
+  await page.waitForURL(/\/briefings\/\d+$/);
+  await expect(page.getByRole("heading", { name: "Scope" })).toBeVisible();
+});
+
 test("somebody sees whether the running sprint will make it, and what came into the one before", async ({
   page,
 }) => {

@@ -1,7 +1,7 @@
 import type { Answer, Sent } from "@/contract/acts";
 import type { ActId } from "@/contract/acts";
 import { plainText } from "@/core/briefing";
-import { parseInstant } from "@/core/time";
+import { addDays, parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
 import { newSession, withConnection } from "@/data/database";
 import { perform } from "@/server/acts";
@@ -285,6 +285,62 @@ describe("the timeline", () => {
     });
     await change(changed[0].from, changed[0].to);
     expect((await parts("cal")).find((part) => part.id === "E1")?.due).toBe(bed.due);
+  });
+
+  test("a moved project takes along what it is told to, in one act, and goes back", async () => {
+    const shown = async () => (await as("cal", "timeline", { projects: [heron] })).projects[0];
+    const before = await shown();
+    expect(before.mayMove).toBe(true);
+    const [item, stone] = (["item", "milestone"] as const).map((kind) =>
+      before.parts.find((one) => one.kind === kind && !one.done && one.due)!,
+    );
+    const was = { starts: before.starts, ends: before.ends };
+    const to = { starts: before.starts, ends: "2026-12-25" };
+    const move = {
+      project: heron,
+      was,
+      to,
+      items: [{ key: item.id, to: addDays(item.due!, 7), expected: item.kept }],
+      milestones: [
+        { id: Number(stone.id), to: addDays(stone.due!, 7), expected: stone.due! },
+        { id: 99_999, to: "2026-12-25", expected: "2026-12-18" },
+      ],
+    };
+    const done = await as("cal", "moveProject", move);
+    expect(done.left).toEqual([{ key: "A milestone", why: "somebody changed it meanwhile" }]);
+    const after = await shown();
+    expect(after.ends).toBe("2026-12-25");
+    for (const part of [item, stone])
+      expect(after.parts.find((one) => one.id === part.id && one.kind === part.kind)).toMatchObject(
+        {
+          due: addDays(part.due!, 7),
+          plan: part.plan,
+        },
+      );
+    expect(await whyNot("cal", "moveProject", move)).toMatch(
+      /^Somebody moved it meanwhile: it lies from .* to 25 Dec 2026 now\.$/,
+    );
+    await as("cal", "moveProject", {
+      project: heron,
+      was: to,
+      to: was,
+      items: done.items.map((one) => ({ key: one.key, to: one.from, expected: one.to })),
+      milestones: done.milestones.map((one) => ({ id: one.id, to: one.from, expected: one.to })),
+    });
+    expect(await shown()).toEqual(before);
+    // What cannot be moved leaves nothing half-done.
+    expect(
+      await whyNot("cal", "moveProject", {
+        ...move,
+        items: [{ key: item.id, to: "the day after", expected: item.kept }],
+      }),
+    ).toBe('"the day after" is not a date.');
+    expect(await whyNot("cal", "moveProject", { ...move, to: { ...to, ends: "2020-01-01" } })).toBe(
+      "A project cannot end before it starts.",
+    );
+    expect(await whyNot("bram", "moveProject", move)).toMatch(/^Only its manager/);
+    expect(await shown()).toEqual(before);
+    expect((await as("bram", "timeline", { projects: [heron] })).projects[0].mayMove).toBe(false);
   });
 
   test("shows nothing of projects that one does not see, and moves nothing as it stood", async () => {

@@ -47,6 +47,57 @@ export async function milestonesOf(em: EntityManager, project: number): Promise<
   return rows;
 }
 
+interface Span {
+  readonly starts: string | null;
+  readonly ends: string | null;
+}
+
+/**
+ * Sets the days that a project lies between.
+ * @param was as they were seen
+ * @returns true; or the days that stand there by now, where these are others; null without such a project
+ */
+export const putProjectSpan = (
+  em: EntityManager,
+  project: number,
+  was: Span,
+  to: Span,
+  now: Instant,
+): Promise<true | Span | null> =>
+  inTransaction(em, async (client) => {
+    const { rows } = await client.query<Span & Record<string, unknown>>(
+      `SELECT ${isoDay("starts_on")} AS starts, ${isoDay("ends_on")} AS ends FROM projects WHERE id = $1 FOR UPDATE`,
+      [project],
+    );
+    const [kept] = rows;
+    if (!kept) return null;
+    if (kept.starts !== was.starts || kept.ends !== was.ends) return kept;
+    await client.query("UPDATE projects SET starts_on = $2, ends_on = $3 WHERE id = $1", [
+      project,
+      to.starts,
+      to.ends,
+    ]);
+    await touchRecords(client, now);
+    return true;
+  });
+
+/** Moves a milestone that is not reached to another day; its first date stays. @returns whether it stood where it was seen */
+export const moveMilestone = (
+  em: EntityManager,
+  project: number,
+  { id, expected, to }: { readonly id: number; readonly expected: string; readonly to: string },
+  now: Instant,
+): Promise<boolean> =>
+  inTransaction(em, async (client) => {
+    const { rowCount } = await client.query(
+      `UPDATE milestones SET baseline_on = coalesce(baseline_on, due_on), due_on = $4
+       WHERE project_id = $1 AND id = $2 AND due_on = $3 AND reached_on IS NULL`,
+      [project, id, expected, to],
+    );
+    if (rowCount) await touchRecords(client, now);
+    return Boolean(rowCount);
+  });
+
 interface MilestoneFacts {
   readonly name: string;
   readonly due: string | null;

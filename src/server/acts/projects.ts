@@ -1,4 +1,5 @@
 import type { projectActs as contracts } from "@/contract/projects";
+import { moveProject } from "../projects/move";
 import { projectRoom } from "../projects/room";
 import {
   dropMilestone,
@@ -20,6 +21,10 @@ export const projectActs: ActsOf<typeof contracts> = {
   says: { run: ({ em, desk }, asked) => sayIn(em, desk, asked) },
   project: { run: ({ em, desk }, { project, stood }) => projectRoom(em, desk, project, stood) },
   timeline: { run: ({ em, desk }, asked) => showTimeline(em, desk, asked) },
+  moveProject: {
+    changes: true,
+    run: async ({ em, desk, clock }, given) => settled(await moveProject(em, clock, desk, given)),
+  },
   milestones: { run: ({ em, desk }, { project }) => listMilestones(em, desk, project) },
   saveMilestone: {
     changes: true,

@@ -35,7 +35,8 @@ const NOT_YOURS: Problem = {
   message: "Only its manager or an administrator enters this.",
 };
 
-function leading(desk: Desk, project: number): void {
+/** @throws Refused for who does not lead it */
+export function leading(desk: Desk, project: number): void {
   knownProject(desk, project);
   if (!mayLead(desk.viewer, project)) throw new Refused([NOT_YOURS], 403);
 }

@@ -96,6 +96,11 @@ export async function showTimeline(
         started: row.day("started"),
         finished: row.day("finished"),
         percent: row.words("actual percent"),
+        mayMove:
+          mayLead(viewer, id) &&
+          stood === null &&
+          row.value("ends") !== null &&
+          row.value("finished") === null,
         parts: [
           ...milestones.rows.filter(isOwn).map((one) => milestonePart(one, id)),
           ...items.rows.filter(isOwn).map(itemPart),

@@ -6,6 +6,7 @@ import type { ShownTimeline, TimelinePart, TimelineProject } from "@/contract/pr
 import { addDays, dayText, weekdayOf, type Day } from "@/core/time";
 import { Links } from "./Links";
 import { barOf, type Bar } from "./bars";
+import { asPart, isSame, movedSpan } from "./follow";
 import { monthsOf, ticksOf, type Scale } from "./scale";
 import { Surface } from "./style";
 import type { Moving } from "./Timeline";
@@ -44,10 +45,10 @@ export function rowsOf(projects: readonly TimelineProject[], isOpen: (project: n
 export function Chart({ timeline, scale, today, moving, onMoving, isOpen, onToggle }: ChartProps) {
   const drag = useRef<{ x: number; days: number } | null>(null);
   const rows = rowsOf(timeline.projects, isOpen);
+  /** By how many days something is being moved. */
+  const daysOf = (part: TimelinePart) => (isSame(moving?.part, part) ? moving!.days : 0);
   const pick = (project: number, part: TimelinePart) =>
-    moving?.part.id === part.id && moving.part.kind === part.kind
-      ? undefined
-      : onMoving({ project, part, days: 0 });
+    isSame(moving?.part, part) ? undefined : onMoving({ project, part, days: 0 });
   const byKeys = (event: KeyboardEvent, project: number, part: TimelinePart) => {
     const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
     if (event.key === "Escape") onMoving(null);
@@ -62,17 +63,14 @@ export function Chart({ timeline, scale, today, moving, onMoving, isOpen, onTogg
     }
     if (step === undefined || !part.mayMove || !part.due) return;
     event.preventDefault();
-    const now = moving?.part.id === part.id ? moving.days : 0;
+    const now = daysOf(part);
     onMoving({ project, part, days: now + step * (event.shiftKey ? 7 : 1) });
   };
   const dragging = (project: number, part: TimelinePart) => ({
     onPointerDown: (event: PointerEvent) => {
       if (!part.mayMove || !part.due) return pick(project, part);
       event.currentTarget.setPointerCapture(event.pointerId);
-      drag.current = {
-        x: event.clientX,
-        days: moving?.part.id === part.id ? moving.days : 0,
-      };
+      drag.current = { x: event.clientX, days: daysOf(part) };
       onMoving({ project, part, days: drag.current.days });
     },
     onPointerMove: (event: PointerEvent) => {
@@ -132,7 +130,12 @@ export function Chart({ timeline, scale, today, moving, onMoving, isOpen, onTogg
         </div>
         {rows.map(({ project, parts }) => (
           <div role="rowgroup" key={project.id}>
-            <div role="row" className="row project">
+            <div
+              role="row"
+              className={
+                isSame(moving?.part, asPart(project)) ? "row project picked" : "row project"
+              }
+            >
               <span role="rowheader" className="name">
                 {project.parts.length > 0 ? (
                   <button
@@ -152,13 +155,31 @@ export function Chart({ timeline, scale, today, moving, onMoving, isOpen, onTogg
                 <Link href={`/projects/${project.id}`}>{project.name}</Link>
                 <em>{project.percent ?? ""}</em>
               </span>
-              <span role="gridcell" className="line" aria-label={projectWords(project)}>
-                <ProjectBar project={project} scale={scale} today={today} />
+              <span
+                role="gridcell"
+                className="line"
+                aria-label={projectWords(project, daysOf(asPart(project)), today)}
+                {...(project.mayMove
+                  ? {
+                      tabIndex: 0,
+                      "data-part": true,
+                      onKeyDown: (event: KeyboardEvent) =>
+                        byKeys(event, project.id, asPart(project)),
+                      ...dragging(project.id, asPart(project)),
+                    }
+                  : {})}
+              >
+                <ProjectBar
+                  project={project}
+                  days={daysOf(asPart(project))}
+                  scale={scale}
+                  today={today}
+                />
               </span>
             </div>
             {parts.map(({ part }) => {
-              const isMoved = moving?.part.id === part.id && moving.part.kind === part.kind;
-              const days = isMoved ? moving.days : 0;
+              const isMoved = isSame(moving?.part, part);
+              const days = daysOf(part);
               return (
                 <div
                   role="row"
@@ -180,7 +201,6 @@ export function Chart({ timeline, scale, today, moving, onMoving, isOpen, onTogg
                     data-part
                     aria-label={partWords(part, days)}
                     onKeyDown={(event) => byKeys(event, project.id, part)}
-                    onFocus={() => undefined}
                     {...dragging(project.id, part)}
                   >
                     <PartBar
@@ -227,14 +247,19 @@ function daysOff({ holidays, off }: ShownTimeline, scale: Scale) {
 }
 
 function ProjectBar({
-  project: { starts, ends, started, finished },
+  project,
+  days,
   scale,
   today,
 }: {
   project: TimelineProject;
+  /** By so many it is being moved. */
+  days: number;
   scale: Scale;
   today: Day;
 }) {
+  const { started, finished } = project;
+  const { starts, ends } = movedSpan(project, days, today);
   const from = started ?? starts;
   const until = finished ?? today;
   return (
@@ -271,8 +296,11 @@ function PartBar({ bar, scale, part }: { bar: Bar; scale: Scale; part: TimelineP
   );
 }
 
-const projectWords = ({ name, starts, ends, finished }: TimelineProject): string =>
-  `${name}: ${starts ? dayText(starts) : "no start"} to ${ends ? dayText(ends) : "no end"}${finished ? `, finished ${dayText(finished)}` : ""}`;
+function projectWords(project: TimelineProject, days: number, today: Day): string {
+  const { starts, ends } = movedSpan(project, days, today);
+  const span = `${starts ? dayText(starts) : "no start"} to ${ends ? dayText(ends) : "no end"}`;
+  return `${project.name}: ${span}${project.finished ? `, finished ${dayText(project.finished)}` : ""}`;
+}
 
 function partWords(part: TimelinePart, days: number): string {
   const due = part.due ? addDays(part.due, days) : null;

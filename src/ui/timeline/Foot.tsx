@@ -67,6 +67,7 @@ interface FootProps {
 /** What a move would do, before it is done. */
 export function Foot({ moving, consequences, onDays, onMove, onLeave }: FootProps) {
   const { part, days } = moving;
+  const isProject = part.kind === "project";
   const due = part.due ? addDays(part.due, days) : null;
   const past = part.plan && due ? daysBetween(part.plan, due) : 0;
   const clashes = consequences.filter((one) => one.clashes).length;
@@ -75,7 +76,7 @@ export function Foot({ moving, consequences, onDays, onMove, onLeave }: FootProp
       <div>
         <h2>
           {part.title}
-          {due ? `, due ${longDayText(due)}` : ", without a date"}
+          {due ? `, ${isProject ? "ends" : "due"} ${longDayText(due)}` : ", without a date"}
           {days !== 0 && ` (${days > 0 ? "+" : "\u2212"}${Math.abs(days)} d)`}
           {past > 0 && `; ${past} ${past === 1 ? "day lies" : "days lie"} past the plan`}.
         </h2>
@@ -83,7 +84,7 @@ export function Foot({ moving, consequences, onDays, onMove, onLeave }: FootProp
           {part.mayMove && part.due ? (
             <>
               <DayField
-                label="Due"
+                label={isProject ? "Ends" : "Due"}
                 hideLabel
                 value={due ?? ""}
                 onChange={(day) => day && onDays(daysBetween(part.due!, day))}
@@ -112,18 +113,18 @@ export function Foot({ moving, consequences, onDays, onMove, onLeave }: FootProp
         <table aria-label="What would follow">
           <thead>
             <tr>
-              <th scope="col">what waits for it</th>
+              <th scope="col">{isProject ? "still to come of it" : "what waits for it"}</th>
               <th scope="col">now</th>
               <th scope="col">would be</th>
             </tr>
           </thead>
           <tbody>
             {consequences.slice(0, 6).map(({ part: follower, due: next, clashes: isClash }) => (
-              <tr key={follower.id}>
+              <tr key={`${follower.kind} ${follower.id}`}>
                 <td>{follower.title}</td>
                 <td className={isClash ? "clash" : undefined}>
                   {dayText(follower.due!)}
-                  {isClash && ", before it"}
+                  {isClash && (isProject ? ", after its end" : ", before it")}
                 </td>
                 <td>{dayText(next)}</td>
               </tr>

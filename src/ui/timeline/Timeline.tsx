@@ -3,11 +3,11 @@ import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-quer
 import { useState } from "react";
 import styled from "styled-components";
 import type { ItemsChanged } from "@/contract/items";
-import type { ShownTimeline, TimelinePart } from "@/contract/projects";
+import type { ShownTimeline, TimelinePart, TimelineProject } from "@/contract/projects";
 import { addDays, dayText, type Day } from "@/core/time";
 import { ask, AskProblem, Choice, Empty, tell, Waiting } from "../kit";
 import { Chart } from "./Chart";
-import { consequencesOf } from "./follow";
+import { consequencesOf, movedSpan, type Consequence } from "./follow";
 import { Foot } from "./Foot";
 import { scaleOf, ZOOMS, type Zoom } from "./scale";
 
@@ -69,7 +69,7 @@ export function Timeline({ rows, today, stood, isOpen = false }: TimelineProps) 
     );
   const move = async (withFollowers: boolean) => {
     if (!moving) return;
-    const told = await moved(moving, data, withFollowers);
+    const told = await moved(moving, data, withFollowers, today);
     setMoving(null);
     await refresh();
     if (told)
@@ -193,15 +193,64 @@ const Legend = () => (
 const leftWords = (left: ItemsChanged["left"]): string =>
   left.length ? `${left.map((one) => `${one.key} was left: ${one.why}`).join("; ")}.` : "";
 
+/** What a move says when it is done, and what takes it back. */
+interface Moved {
+  readonly words: string;
+  readonly undo: () => Promise<void>;
+}
+
+/** Moves a project, and some of its parts with it: one act, and one to take it back. */
+async function movedProject(
+  { id, name, starts, ends }: TimelineProject,
+  to: { readonly starts: Day | null; readonly ends: Day | null },
+  parts: readonly Consequence[],
+): Promise<Moved> {
+  const was = { starts, ends };
+  const of = (kind: TimelinePart["kind"]) => parts.filter(({ part }) => part.kind === kind);
+  const { items, milestones, left } = await ask("moveProject", {
+    project: id,
+    was,
+    to,
+    items: of("item").map(({ part, due }) => ({ key: part.id, to: due, expected: part.kept })),
+    milestones: of("milestone").map(({ part, due }) => ({
+      id: Number(part.id),
+      to: due,
+      expected: part.due!,
+    })),
+  });
+  const others = items.length + milestones.length;
+  const along = others === 0 ? "" : others === 1 ? ", with 1 part" : `, with ${others} parts`;
+  const notMoved = leftWords(left);
+  return {
+    words: `${name} ends on ${dayText(to.ends!)}${along}.${notMoved && ` ${notMoved}`}`,
+    undo: async () => {
+      const back = await ask("moveProject", {
+        project: id,
+        was: to,
+        to: was,
+        items: items.map((one) => ({ key: one.key, to: one.from, expected: one.to })),
+        milestones: milestones.map((one) => ({ id: one.id, to: one.from, expected: one.to })),
+      });
+      if (back.left.length) tell(leftWords(back.left));
+    },
+  };
+}
+
 /** Moves a part, with what follows it or alone: one step, which can be undone. Null where nothing was moved. */
 async function moved(
   { project, part, days }: Moving,
   timeline: ShownTimeline,
   withFollowers: boolean,
-): Promise<{ words: string; undo: () => Promise<void> } | null> {
+  today: Day,
+): Promise<Moved | null> {
   const due = addDays(part.due!, days);
   const says = `${part.title} is due on ${dayText(due)}`;
   try {
+    if (part.kind === "project") {
+      const parts = withFollowers ? consequencesOf(timeline, part, days) : [];
+      const whole = timeline.projects.find(({ id }) => id === project)!;
+      return await movedProject(whole, movedSpan(whole, days, today), parts);
+    }
     if (part.kind === "milestone") {
       const set = (from: string, day: string) => {
         const kept = { name: part.title, reached: part.done };

@@ -1,6 +1,6 @@
 import type { ShownTimeline, TimelinePart } from "@/contract/projects";
 import { barOf } from "./bars";
-import { consequencesOf, daysBetween, followersOf } from "./follow";
+import { asPart, consequencesOf, daysBetween, followersOf, isSame, movedSpan } from "./follow";
 import { monthsOf, scaleOf, ticksOf } from "./scale";
 
 const part = (id: string, due: string | null, more: Partial<TimelinePart> = {}): TimelinePart => ({
@@ -28,6 +28,7 @@ const timeline = (
       started: null,
       finished: null,
       percent: null,
+      mayMove: true,
       parts,
     },
   ],
@@ -64,6 +65,35 @@ test("what follows moves by as many days; what is done or has no date stays", ()
     ["C", "2026-12-15", false],
   ]);
   expect(consequencesOf(CHAIN, CHAIN.projects[0].parts[0], 0)).toEqual([]);
+});
+
+describe("a project that is moved", () => {
+  const [project] = CHAIN.projects;
+  test("would take along what is still to come of it, and tells what would lie past its end", () => {
+    const told = consequencesOf(CHAIN, asPart(project), -10);
+    expect(told.map((one) => [one.part.id, one.due, one.clashes])).toEqual([
+      ["A", "2026-11-21", false],
+      ["B", "2026-11-25", false],
+      ["C", "2026-11-29", true],
+    ]);
+  });
+  test("keeps its start once it has begun", () => {
+    const span = { starts: "2026-12-01", ends: "2026-12-18", started: null };
+    expect(movedSpan(span, 7, "2026-11-24")).toEqual({ starts: "2026-12-08", ends: "2026-12-25" });
+    expect(movedSpan(span, 7, "2026-12-01")).toEqual({ starts: "2026-12-01", ends: "2026-12-25" });
+    expect(movedSpan({ ...span, started: "2026-11-20" }, 7, "2026-11-24").starts).toBe(
+      "2026-12-01",
+    );
+    expect(movedSpan({ starts: null, ends: null, started: null }, 7, "2026-11-24")).toEqual({
+      starts: null,
+      ends: null,
+    });
+  });
+  test("is not taken for a milestone of the same number", () => {
+    expect(isSame(asPart(project), { kind: "milestone", id: "1" })).toBe(false);
+    expect(isSame(asPart(project), { kind: "project", id: "1" })).toBe(true);
+    expect(isSame(undefined, { kind: "project", id: "1" })).toBe(false);
+  });
 });
 
 describe("a bar", () => {
