@@ -67,6 +67,8 @@ const PAGES = [
     reportOf("list faults where status is open grouped by team showing key, title, age as list"),
   ],
   ["a sprint", "/sprints"],
+  ["a release", "/releases"],
+  ["items of a release", "/releases/1?leaf=items"],
   ["projects", "/projects"],
   ["a timeline", "/projects?leaf=timeline"],
   ["a project", "/projects/1"],
