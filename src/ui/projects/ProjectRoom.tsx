@@ -4,7 +4,7 @@ import { useState, type ReactNode } from "react";
 import { Tab, TabList, TabPanel } from "react-aria-components";
 import type { ShownProject } from "@/contract/projects";
 import type { RoomBoards as RoomBoardsFacts } from "@/contract/rooms";
-import { dayText } from "@/core/time";
+import { dayText, daysText } from "@/core/time";
 import {
   ask,
   Button,
@@ -144,10 +144,7 @@ const BODIES: Readonly<Record<Leaf, (props: BodyProps) => ReactNode>> = {
 
 /** "a refit, 1 Sep to 18 Dec 2026": what its head says, as one line. */
 const purposeOf = ({ type, span }: ShownProject): string =>
-  [
-    type ?? "",
-    span ? `${dayText(span.from).slice(0, -5)} to ${dayText(span.to)}` : "without dates yet",
-  ]
+  [type ?? "", span ? daysText(span.from, span.to) : "without dates yet"]
     .filter(Boolean)
     .join(", ");
 

@@ -58,6 +58,9 @@ export const Leaves = styled.div`
       min-height: 44px;
     }
   }
+  @media print {
+    display: none;
+  }
 `;
 
 /** The grounds of a room, in two columns. */

@@ -10,6 +10,9 @@ export const Beside = styled.div<{ $wide: boolean }>`
     grid-template-columns: minmax(0, 1fr);
     padding-bottom: 64px;
   }
+  @media print {
+    display: block;
+  }
 `;
 export const Spine = styled.nav<{ $wide: boolean }>`
   background: var(--spine);
@@ -122,6 +125,9 @@ export const Spine = styled.nav<{ $wide: boolean }>`
     place-items: center;
     border-radius: 3px;
     flex: none;
+  }
+  @media print {
+    display: none;
   }
   :focus-visible,
   [data-focus-visible] {

@@ -9,6 +9,7 @@ import { ask, AskProblem, Choice, Empty, tell, Waiting } from "../kit";
 import { Chart } from "./Chart";
 import { consequencesOf, movedSpan, type Consequence } from "./follow";
 import { Foot } from "./Foot";
+import { OnPaper } from "./OnPaper";
 import { scaleOf, ZOOMS, type Zoom } from "./scale";
 
 const Head = styled.div`
@@ -81,6 +82,12 @@ export function Timeline({ rows, today, stood, isOpen = false }: TimelineProps) 
           }),
       });
   };
+  const drawn = {
+    timeline: { ...data, projects: dated },
+    scale: scaleOf(dated, today, zoom),
+    today,
+    isOpen: (id: number) => open === null || open.includes(id),
+  };
   return (
     <>
       <Head>
@@ -95,17 +102,15 @@ export function Timeline({ rows, today, stood, isOpen = false }: TimelineProps) 
         />
       </Head>
       <Chart
-        timeline={{ ...data, projects: dated }}
-        scale={scaleOf(dated, today, zoom)}
-        today={today}
         moving={moving}
         onMoving={setMoving}
-        isOpen={(id) => open === null || open.includes(id)}
         onToggle={(id) => {
           const now = open ?? dated.map((project) => project.id);
           setOpen(now.includes(id) ? now.filter((one) => one !== id) : [...now, id]);
         }}
+        {...drawn}
       />
+      <OnPaper {...drawn} />
       {undated.length > 0 && (
         <Head>
           <span>

@@ -48,6 +48,19 @@ export function scaleOf(projects: readonly TimelineProject[], today: Day, zoom: 
   };
 }
 
+/** The part of a scale that begins so far from its left edge, drawn from 0 on. @param left, width px */
+export function partOfScale(scale: Scale, left: number, width: number): Scale {
+  const dayAt = (x: number) => addDays(scale.from, Math.floor(x / scale.dayWidth));
+  const within = Math.min(width, scale.width - left);
+  return {
+    ...scale,
+    from: dayAt(left),
+    to: dayAt(left + within - 1),
+    width: within,
+    x: (day) => scale.x(day) - left,
+  };
+}
+
 /** A name needs so much room. */
 const MONTH_WIDTH = 78;
 

@@ -206,8 +206,22 @@ export const Surface = styled.div`
       padding-left: 12px;
     }
   }
-  @media print {
+  &.on-paper {
     max-height: none;
-    overflow: visible;
+    min-height: 0;
+    overflow: hidden;
+    break-after: page;
+    break-inside: avoid;
+  }
+  &.on-paper .scale,
+  &.on-paper .line {
+    overflow: hidden;
+  }
+  &.on-paper .days {
+    overflow: hidden;
+  }
+  &.on-paper .head,
+  &.on-paper .corner {
+    position: static;
   }
 `;

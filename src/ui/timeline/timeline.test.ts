@@ -1,7 +1,8 @@
 import type { ShownTimeline, TimelinePart } from "@/contract/projects";
 import { barOf } from "./bars";
 import { asPart, consequencesOf, daysBetween, followersOf, isSame, movedSpan } from "./follow";
-import { monthsOf, scaleOf, ticksOf } from "./scale";
+import { chunksOf, heightOf, rowsOf } from "./rows";
+import { monthsOf, partOfScale, scaleOf, ticksOf } from "./scale";
 
 const part = (id: string, due: string | null, more: Partial<TimelinePart> = {}): TimelinePart => ({
   kind: "item",
@@ -126,6 +127,39 @@ describe("a bar", () => {
     expect(
       barOf(part("M", "2026-12-12", { kind: "milestone", plan: "2026-12-01" }), TODAY),
     ).toMatchObject({ at: "2026-12-12", was: "2026-12-01", words: "M, 12 Dec, was 1 Dec" }));
+});
+
+describe("on paper", () => {
+  const long = {
+    ...CHAIN.projects[0],
+    parts: Array.from({ length: 30 }, (_, n) => part(`P${n}`, "2026-12-01")),
+  };
+  const short = { ...long, id: 2, parts: [part("Q", "2026-12-01")] };
+  const isOpen = () => true;
+  test("every part stands on some sheet, once, under its project; no sheet is too high", () => {
+    for (const height of [200, 300, 690, 2000]) {
+      const chunks = chunksOf([long, short], isOpen, height);
+      for (const chunk of chunks)
+        expect(heightOf(rowsOf(chunk, isOpen))).toBeLessThanOrEqual(height);
+      const parts = chunks.flat().flatMap((one) => one.parts.map(({ id }) => [one.id, id]));
+      expect(parts).toEqual([...long.parts.map(({ id }) => [1, id]), [2, "Q"]]);
+    }
+  });
+  test("a project whose parts are closed takes its own row alone", () =>
+    expect(chunksOf([long, short], () => false, 690)).toEqual([
+      [
+        { ...long, parts: [] },
+        { ...short, parts: [] },
+      ],
+    ]));
+  test("the days of all sheets are those of the scale", () => {
+    const scale = scaleOf(CHAIN.projects, "2026-11-24", "weeks");
+    const sheets = [0, 700, 1400].map((left) => partOfScale(scale, left, 700));
+    expect(sheets[0].from).toBe(scale.from);
+    expect(sheets.reduce((sum, one) => sum + one.width, 0)).toBe(Math.min(scale.width, 2100));
+    for (const [n, sheet] of sheets.entries())
+      expect(sheet.x("2026-11-24")).toBeCloseTo(scale.x("2026-11-24") - n * 700, 5);
+  });
 });
 
 test("days lie where they are, at any zoom, and nothing lies before the left edge", () => {
