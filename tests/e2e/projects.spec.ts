@@ -64,6 +64,21 @@ test("a bar is moved by keys with what follows, says before what that does, and 
   await expect(bar).toHaveAttribute("aria-label", before);
 });
 
+test("the timeline is printed over pages, its names on each", async ({ page }, info) => {
+  await signIn(page, "runa");
+  await page.goto("/projects?leaf=timeline");
+  await expect(page.getByRole("grid", { name: "Timeline" })).toBeVisible();
+  const path = info.outputPath("timeline.pdf");
+  await page.pdf({ path, format: "A4", landscape: true, printBackground: true });
+  const pages = execFileSync("pdftotext", ["-layout", path, "-"], { encoding: "utf8" })
+    .split("\f")
+    .filter((text) => text.trim());
+  expect(pages.length).toBeGreaterThan(1);
+  for (const text of pages) expect(text).toContain("Heron refit");
+  // What is for the screen alone is not on paper.
+  expect(pages.join("")).not.toContain("Dashboards");
+});
+
 test("a project's own bar is moved by keys with what is still to come of it, and moves back", async ({
   page,
 }) => {

@@ -189,4 +189,7 @@ export const Skip = styled.a`
   &:focus {
     top: 8px;
   }
+  @media print {
+    display: none;
+  }
 `;

@@ -5,7 +5,7 @@ import { createGlobalStyle } from "styled-components";
 import type { ShownTimeline } from "@/contract/projects";
 import type { Day } from "@/core/time";
 import { chunksOf, NAMES, rowsOf } from "./rows";
-import { partOfScale, type Scale } from "./scale";
+import { liesIn, partOfScale, type Scale } from "./scale";
 import { Sheet } from "./Sheet";
 import { Surface } from "./style";
 
@@ -42,18 +42,21 @@ export function OnPaper({ timeline, scale, today, isOpen }: OnPaperProps) {
     <>
       <Across />
       {chunks.flatMap((projects, n) =>
-        lefts.map((left) => (
-          <Surface key={`${n} ${left}`} className="on-paper">
-            <Sheet
-              timeline={{ ...timeline, projects }}
-              rows={rowsOf(projects, isOpen)}
-              scale={partOfScale(scale, left, wide)}
-              today={today}
-              moving={null}
-              hands={null}
-            />
-          </Surface>
-        )),
+        lefts
+          .map((left) => partOfScale(scale, left, wide))
+          .filter((part) => projects.some((project) => liesIn(project, part)))
+          .map((part) => (
+            <Surface key={`${n} ${part.from}`} className="on-paper">
+              <Sheet
+                timeline={{ ...timeline, projects }}
+                rows={rowsOf(projects, isOpen)}
+                scale={part}
+                today={today}
+                moving={null}
+                hands={null}
+              />
+            </Surface>
+          )),
       )}
     </>
   );

@@ -24,15 +24,27 @@ const MOST_DAYS = 730;
 const later = (a: Day, b: Day): Day => (a > b ? a : b);
 const earlier = (a: Day, b: Day): Day => (a < b ? a : b);
 
-export function scaleOf(projects: readonly TimelineProject[], today: Day, zoom: Zoom): Scale {
-  const days = projects.flatMap(({ starts, ends, started, finished, parts }) => [
+/** Every day that is drawn of a project and its parts. */
+const daysOf = ({ starts, ends, started, finished, parts }: TimelineProject): Day[] =>
+  [
     starts,
     ends,
     started,
     finished,
     ...parts.flatMap((part) => [part.due, part.plan, part.done]),
-  ]);
-  const known = [today, ...days.flatMap((day) => day ?? [])];
+  ].flatMap((day) => day ?? []);
+
+/** Whether anything of a project is drawn between the ends of a scale. */
+export function liesIn(
+  project: TimelineProject,
+  { from, to }: Pick<Scale, "from" | "to">,
+): boolean {
+  const days = daysOf(project);
+  return days.length > 0 && days.reduce(earlier) <= to && days.reduce(later) >= from;
+}
+
+export function scaleOf(projects: readonly TimelineProject[], today: Day, zoom: Zoom): Scale {
+  const known = [today, ...projects.flatMap(daysOf)];
   const first = later(known.reduce(earlier), addDays(today, -MOST_DAYS));
   const last = earlier(known.reduce(later), addDays(today, MOST_DAYS));
   const from = addDays(first, -PAD_DAYS);
@@ -57,7 +69,8 @@ export function partOfScale(scale: Scale, left: number, width: number): Scale {
     from: dayAt(left),
     to: dayAt(left + within - 1),
     width: within,
-    x: (day) => scale.x(day) - left,
+    // What lies elsewhere lies just outside: nothing makes the sheet wider than it is.
+    x: (day) => Math.min(Math.max(scale.x(day) - left, -NAME_WIDTH), within),
   };
 }
 

@@ -2,7 +2,7 @@ import type { ShownTimeline, TimelinePart } from "@/contract/projects";
 import { barOf } from "./bars";
 import { asPart, consequencesOf, daysBetween, followersOf, isSame, movedSpan } from "./follow";
 import { chunksOf, heightOf, rowsOf } from "./rows";
-import { monthsOf, partOfScale, scaleOf, ticksOf } from "./scale";
+import { liesIn, monthsOf, partOfScale, scaleOf, ticksOf } from "./scale";
 
 const part = (id: string, due: string | null, more: Partial<TimelinePart> = {}): TimelinePart => ({
   kind: "item",
@@ -157,8 +157,13 @@ describe("on paper", () => {
     const sheets = [0, 700, 1400].map((left) => partOfScale(scale, left, 700));
     expect(sheets[0].from).toBe(scale.from);
     expect(sheets.reduce((sum, one) => sum + one.width, 0)).toBe(Math.min(scale.width, 2100));
-    for (const [n, sheet] of sheets.entries())
-      expect(sheet.x("2026-11-24")).toBeCloseTo(scale.x("2026-11-24") - n * 700, 5);
+    const [n, sheet] = [...sheets.entries()].find(([, one]) => one.to >= "2026-11-24")!;
+    expect(sheet.x("2026-11-24")).toBeCloseTo(scale.x("2026-11-24") - n * 700, 5);
+    // What lies on another sheet lies outside, and makes this one no wider.
+    expect(sheet.x("2020-01-01")).toBeLessThan(0);
+    expect(sheet.x("2030-01-01")).toBe(sheet.width);
+    expect(liesIn(CHAIN.projects[0], sheet)).toBe(true);
+    expect(liesIn(CHAIN.projects[0], { from: "2020-01-01", to: "2020-02-01" })).toBe(false);
   });
 });
 
