@@ -14,6 +14,7 @@ const BUDGETS = {
   "/(rooms)/reports/new": 299,
   "/(rooms)/dashboards/[id]": 211,
   "/(rooms)/sprints/[id]": 297,
+  "/(rooms)/releases/[id]": 248,
   "/(rooms)/projects": 252,
   "/(rooms)/projects/[id]": 248,
   "/(rooms)/briefings/[id]": 207,

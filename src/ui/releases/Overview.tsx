@@ -8,19 +8,19 @@ import { nameText } from "@/core/sentence";
 import { ask, Empty, Waiting } from "../kit";
 import { saidWords, Says } from "../report";
 import { Columns, Forecast, Ground, useForecast } from "../rooms";
-import { AnsweredFigure, Blocks, type Opening } from "../said";
+import { AnsweredFigure, Blocks, useSaidOpening } from "../said";
 
 interface OverviewProps {
   readonly release: ReleaseLine;
   readonly unit: WorkUnit;
   /** The local day at whose end it is seen; "" for now. */
   readonly stood: string;
-  readonly open: Opening;
 }
 
 /** How a release is, in one look: what is left of it, what is in it, when it may be done. */
-export function Overview({ release, unit, stood, open }: OverviewProps) {
+export function Overview({ release, unit, stood }: OverviewProps) {
   const here = { thing: "release" as const, id: release.id };
+  const { open, records } = useSaidOpening(here);
   const at = stood ? { stood } : {};
   const burns = `burndown of release ${nameText(release.name)} in ${unit} as planks`;
   const burndown = useQuery({
@@ -42,29 +42,32 @@ export function Overview({ release, unit, stood, open }: OverviewProps) {
   const pace = shown?.kind === "history" ? (shown.pace ?? null) : null;
   if (error && !data) return <Empty says={error.message} />;
   return (
-    <Columns>
-      <div>
-        <Ground $on="tide">
-          <header>
-            <h2>What is left</h2>
-          </header>
-          {drawn()}
-        </Ground>
-        {data ? part("open items") : <Waiting>Counting …</Waiting>}
-      </div>
-      <div>
-        {part("scope")}
-        {part("by status")}
-        {report && (
-          <Forecast
-            thing="release"
-            planned={release.due}
-            running={isRunning}
-            {...{ answer, pace, forecast }}
-          />
-        )}
-      </div>
-    </Columns>
+    <>
+      <Columns>
+        <div>
+          <Ground $on="tide">
+            <header>
+              <h2>What is left</h2>
+            </header>
+            {drawn()}
+          </Ground>
+          {data ? part("open items") : <Waiting>Counting …</Waiting>}
+        </div>
+        <div>
+          {part("scope")}
+          {part("by status")}
+          {report && (
+            <Forecast
+              thing="release"
+              planned={release.due}
+              running={isRunning}
+              {...{ answer, pace, forecast }}
+            />
+          )}
+        </div>
+      </Columns>
+      {records}
+    </>
   );
 
   function drawn(): ReactNode {

@@ -1,31 +1,25 @@
 "use client";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useState, type ReactNode } from "react";
+import { useState } from "react";
 import { Tab, TabList, TabPanel } from "react-aria-components";
 import type { ReleaseLine, RoomBoards as RoomBoardsFacts } from "@/contract/rooms";
 import { dayText, daysText } from "@/core/time";
-import { BriefingsLeaf } from "../briefings";
 import { Button, Choice, DayField, Mast, Page, Purpose, SightLine, Title } from "../kit";
 import {
+  isThingLeaf,
   Leafed,
   Leaves,
-  OpenItems,
-  RoomBoards,
+  THING_LEAVES,
+  ThingLeaf,
   UNITS,
   useBriefing,
   useLeaf,
   useWorkUnit,
 } from "../rooms";
-import { useSaidOpening } from "../said";
 import { Overview } from "./Overview";
 
-const LEAVES = {
-  overview: "Overview",
-  board: "Board",
-  items: "Items",
-  briefings: "Briefings",
-} as const;
+const LEAVES = { overview: "Overview", ...THING_LEAVES };
 type Leaf = keyof typeof LEAVES;
 
 interface ReleaseRoomProps {
@@ -43,16 +37,7 @@ export function ReleaseRoom({ release, releases, boards, today, mayKeep }: Relea
   const [unit, setUnit] = useWorkUnit();
   const [stood, setStood] = useState("");
   const of = { kind: "release" as const, id: release.id };
-  const { open, records } = useSaidOpening({ thing: "release", id: release.id });
   const brief = useBriefing(of);
-  const bodies: Readonly<Record<Leaf, () => ReactNode>> = {
-    overview: () => <Overview {...{ release, unit, stood, open }} />,
-    board: () => <RoomBoards given={boards} {...{ open, stood }} />,
-    items: () => <OpenItems {...{ of, open, stood }} />,
-    briefings: () => (
-      <BriefingsLeaf of={{ kind: "release", target: release.id }} mayKeep={mayKeep} />
-    ),
-  };
   return (
     <Page>
       <Mast>
@@ -105,13 +90,16 @@ export function ReleaseRoom({ release, releases, boards, today, mayKeep }: Relea
           </span>
         </Leaves>
         <TabPanel key={leaf} id={leaf}>
-          {bodies[leaf]()}
+          {isThingLeaf(leaf) ? (
+            <ThingLeaf {...{ of, leaf, boards, stood, mayKeep }} />
+          ) : (
+            <Overview {...{ release, unit, stood }} />
+          )}
         </TabPanel>
       </Leafed>
       <div className="sight">
         <SightLine />
       </div>
-      {records}
     </Page>
   );
 }

@@ -6,21 +6,27 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { ChevronLeft, ChevronRight, ScrollText } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useState, type ReactNode } from "react";
+import { useState } from "react";
 import { Tab, TabList, TabPanel, Tabs } from "react-aria-components";
 import type { Mark } from "@/core/figure";
 import { dayText, daysText } from "@/core/time";
-import { BriefingsLeaf } from "../briefings";
 import { ask, Button, Choice, DayField, Mast, Page, Purpose, SightLine, Title } from "../kit";
 import { contextOf, OpenedRecords, partOf, type RoomFacts } from "../report";
-import { OpenItems, RoomBoards, UNITS, useBriefing, useLeaf, useWorkUnit } from "../rooms";
-import { useSaidOpening } from "../said";
-import { DRAWN, isDrawnLeaf, type DrawnLeaf } from "./drawnLeaves";
+import {
+  isThingLeaf,
+  THING_LEAVES,
+  ThingLeaf,
+  UNITS,
+  useBriefing,
+  useLeaf,
+  useWorkUnit,
+} from "../rooms";
+import { DRAWN } from "./drawnLeaves";
 import { cumulativeFlow } from "./sprintReports";
 import { Leaves } from "./sprintStyle";
 import { Work } from "./Work";
 
-const LEAVES = { ...DRAWN, board: "Board", items: "Items", briefings: "Briefings" } as const;
+const LEAVES = { ...DRAWN, ...THING_LEAVES };
 type Leaf = keyof typeof LEAVES;
 interface SprintRoomProps {
   readonly facts: RoomFacts;
@@ -74,20 +80,14 @@ export function SprintRoom({
       shape: "columns",
     } satisfies VelocityReport,
   };
-  const shownReport = !isDrawnLeaf(leaf)
+  const shownReport = isThingLeaf(leaf)
     ? undefined
     : leaf === "flow" || leaf === "velocity"
       ? reports[leaf]
       : data?.definition;
   const open = (report: Report, mark: Mark, title: string) => setOpened({ report, mark, title });
   const of = { kind: "sprint" as const, id: sprint.id };
-  const { open: opening, records } = useSaidOpening({ thing: "sprint", id: sprint.id });
   const brief = useBriefing(of);
-  const others: Readonly<Record<Exclude<Leaf, DrawnLeaf>, () => ReactNode>> = {
-    board: () => <RoomBoards given={boards} open={opening} stood={stood} />,
-    items: () => <OpenItems of={of} open={opening} stood={stood} />,
-    briefings: () => <BriefingsLeaf of={{ kind: "sprint", target: sprint.id }} mayKeep={mayKeep} />,
-  };
   return (
     <Page>
       <Mast>
@@ -161,7 +161,7 @@ export function SprintRoom({
             ))}
           </TabList>
           <div className="acts">
-            {isDrawnLeaf(leaf) && (
+            {!isThingLeaf(leaf) && (
               <Choice
                 hideLabel
                 label="Counted in"
@@ -196,21 +196,22 @@ export function SprintRoom({
             )}
           </div>
         </Leaves>
-        {isDrawnLeaf(leaf) ? (
+        {isThingLeaf(leaf) ? (
+          <TabPanel id={leaf}>
+            <ThingLeaf {...{ of, leaf, boards, stood, mayKeep }} />
+          </TabPanel>
+        ) : (
           <Work
             {...{ facts, sprint, leaf, unit, stood, data, error, reports, without }}
             onWithout={setWithout}
             onOpen={open}
             onRecords={(report, path, title) => setOpened({ report, mark: null, title, path })}
           />
-        ) : (
-          <TabPanel id={leaf}>{others[leaf]()}</TabPanel>
         )}
       </Tabs>
       <div className="sight">
         <SightLine />
       </div>
-      {records}
       {opened && (
         <OpenedRecords
           key={opened.title}

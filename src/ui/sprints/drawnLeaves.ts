@@ -6,5 +6,3 @@ export const DRAWN = {
   velocity: "Velocity",
 } as const;
 export type DrawnLeaf = keyof typeof DRAWN;
-
-export const isDrawnLeaf = (leaf: string): leaf is DrawnLeaf => leaf in DRAWN;
