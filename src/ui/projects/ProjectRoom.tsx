@@ -7,7 +7,6 @@ import type { RoomBoards as RoomBoardsFacts } from "@/contract/rooms";
 import { dayText, daysText } from "@/core/time";
 import {
   ask,
-  Button,
   DayField,
   Empty,
   later,
@@ -20,7 +19,7 @@ import {
 } from "../kit";
 import { BriefingsLeaf } from "../briefings";
 import { useSaidOpening } from "../said";
-import { Leafed, Leaves, OpenItems, RoomBoards, useBriefing, useLeaf } from "../rooms";
+import { BriefingButton, Leafed, Leaves, OpenItems, RoomBoards, useLeaf } from "../rooms";
 import { Overview, type LeafProps } from "./Overview";
 
 const Timeline = later(() => import("../timeline"), "Timeline");
@@ -57,7 +56,6 @@ export function ProjectRoom({ project: given, boards, mayKeep }: ProjectRoomProp
   });
   const here = { thing: "project" as const, id: given.id };
   const { open, records } = useSaidOpening(here);
-  const brief = useBriefing({ kind: "project", id: given.id });
   const project = data ?? given;
   const leaf = chosen === "money" && !project.seesMoney ? "overview" : chosen;
   return (
@@ -74,11 +72,7 @@ export function ProjectRoom({ project: given, boards, mayKeep }: ProjectRoomProp
             back="Back to now"
             onChange={setStood}
           />
-          {mayKeep && (
-            <Button $look="line" onPress={() => void brief()}>
-              Briefing
-            </Button>
-          )}
+          {mayKeep && <BriefingButton kind="project" id={given.id} />}
         </div>
       </Mast>
       <Leafed selectedKey={leaf} onSelectionChange={(id) => setLeaf(id as Leaf)}>

@@ -5,15 +5,15 @@ import { useState } from "react";
 import { Tab, TabList, TabPanel } from "react-aria-components";
 import type { ReleaseLine, RoomBoards as RoomBoardsFacts } from "@/contract/rooms";
 import { dayText, daysText } from "@/core/time";
-import { Button, Choice, DayField, Mast, Page, Purpose, SightLine, Title } from "../kit";
+import { Choice, DayField, Mast, Page, Purpose, SightLine, Title } from "../kit";
 import {
+  BriefingButton,
   isThingLeaf,
   Leafed,
   Leaves,
   THING_LEAVES,
   ThingLeaf,
   UNITS,
-  useBriefing,
   useLeaf,
   useWorkUnit,
 } from "../rooms";
@@ -37,7 +37,6 @@ export function ReleaseRoom({ release, releases, boards, today, mayKeep }: Relea
   const [unit, setUnit] = useWorkUnit();
   const [stood, setStood] = useState("");
   const of = { kind: "release" as const, id: release.id };
-  const brief = useBriefing(of);
   return (
     <Page>
       <Mast>
@@ -60,11 +59,7 @@ export function ReleaseRoom({ release, releases, boards, today, mayKeep }: Relea
             onChange={setStood}
           />
           <Link href="/sprints">Sprints</Link>
-          {mayKeep && (
-            <Button $look="line" onPress={() => void brief()}>
-              Briefing
-            </Button>
-          )}
+          {mayKeep && <BriefingButton {...of} />}
         </div>
       </Mast>
       <Leafed selectedKey={leaf} onSelectionChange={(id) => setLeaf(id as Leaf)}>

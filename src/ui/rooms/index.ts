@@ -1,7 +1,6 @@
 export { Columns, Ground, Leafed, Leaves } from "./Leaves";
 export { useLeaf } from "./useLeaf";
-export { Forecast, OpenItems, RoomBoards, ThingLeaf } from "./later";
+export { BriefingButton, Forecast, OpenItems, RoomBoards, ThingLeaf } from "./later";
 export { isThingLeaf, THING_LEAVES, type ThingLeafId } from "./thingLeaves";
-export { useBriefing } from "./useBriefing";
 export { useForecast } from "./useForecast";
 export { UNITS, useWorkUnit } from "./useWorkUnit";

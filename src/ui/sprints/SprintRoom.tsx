@@ -13,11 +13,11 @@ import { dayText, daysText } from "@/core/time";
 import { ask, Button, Choice, DayField, Mast, Page, Purpose, SightLine, Title } from "../kit";
 import { contextOf, OpenedRecords, partOf, type RoomFacts } from "../report";
 import {
+  BriefingButton,
   isThingLeaf,
   THING_LEAVES,
   ThingLeaf,
   UNITS,
-  useBriefing,
   useLeaf,
   useWorkUnit,
 } from "../rooms";
@@ -87,7 +87,6 @@ export function SprintRoom({
       : data?.definition;
   const open = (report: Report, mark: Mark, title: string) => setOpened({ report, mark, title });
   const of = { kind: "sprint" as const, id: sprint.id };
-  const brief = useBriefing(of);
   return (
     <Page>
       <Mast>
@@ -140,11 +139,7 @@ export function SprintRoom({
             />
           )}
           {hasReleases && <Link href="/releases">Releases</Link>}
-          {mayKeep && (
-            <Button $look="line" onPress={() => void brief()}>
-              Briefing
-            </Button>
-          )}
+          {mayKeep && <BriefingButton {...of} />}
         </div>
       </Mast>
       <Tabs
@@ -182,13 +177,7 @@ export function SprintRoom({
             {shownReport && (
               <Link
                 href={`/reports/new?s=${encodeURIComponent(printReport(shownReport, context.catalog))}`}
-                style={{
-                  display: "inline-flex",
-                  gap: 6,
-                  alignItems: "center",
-                  color: "var(--plum)",
-                  fontWeight: 600,
-                }}
+                className="as-report"
               >
                 <ScrollText size={16} aria-hidden />
                 As a report

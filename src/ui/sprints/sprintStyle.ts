@@ -25,6 +25,13 @@ export const Leaves = styled.div`
     padding-bottom: 3px;
     flex-wrap: wrap;
   }
+  .as-report {
+    display: inline-flex;
+    gap: 6px;
+    align-items: center;
+    color: var(--plum);
+    font-weight: 600;
+  }
   [role="tab"][data-selected] {
     background: var(--tide);
     color: var(--ink);

@@ -1,12 +1,12 @@
 "use client";
 import { useRouter } from "next/navigation";
 import type { RoomOf } from "@/contract/rooms";
-import { ask, tell } from "../kit";
+import { ask, Button, tell } from "../kit";
 
 /** Opens the briefing of a room's thing that is kept current; where there is none, one is made. */
-export function useBriefing({ kind, id }: RoomOf): () => Promise<void> {
+export function BriefingButton({ kind, id }: RoomOf) {
   const router = useRouter();
-  return async () => {
+  const brief = async () => {
     const of = { kind, target: id };
     try {
       const current = (await ask("briefings", { of })).find((line) => line.frozenOn === null);
@@ -15,4 +15,9 @@ export function useBriefing({ kind, id }: RoomOf): () => Promise<void> {
       tell((problem as Error).message);
     }
   };
+  return (
+    <Button $look="line" onPress={() => void brief()}>
+      Briefing
+    </Button>
+  );
 }
