@@ -7,7 +7,7 @@ import type { WorkUnit } from "@/core/definition";
 import type { AccountLine } from "@/core/history";
 
 import { countWords, lineName, shortDay, signedWords, sumOf } from "./accountLines";
-import { Sand } from "./sprintStyle";
+import { Sand } from "./accountStyle";
 
 const FIRST = 8;
 

@@ -6,7 +6,7 @@ import type { WorkUnit } from "@/core/definition";
 import { clockText } from "@/core/time";
 
 import { amountWords, shortDay, signedWords } from "./accountLines";
-import { StepTable } from "./sprintStyle";
+import { StepTable } from "./stepStyle";
 
 const FIRST = 10;
 
