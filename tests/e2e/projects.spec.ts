@@ -201,6 +201,39 @@ test("a briefing is taken along as a PDF, each as they may read it", async ({ pa
   await stranger.context().close();
 });
 
+test("a briefing is mailed to the client's council without the money, and says so", async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  await signIn(page, "runa");
+  await page.goto("/projects");
+  await page
+    .getByRole("table", { name: "Verdicts" })
+    .getByRole("link", { name: "New quay at Oxney" })
+    .click();
+  await page.getByRole("button", { name: "Briefing", exact: true }).click();
+  await page.waitForURL(/\/briefings\/\d+$/);
+  await expect(page.getByText(/€/).first()).toBeVisible();
+  await page.getByRole("button", { name: "Mail", exact: true }).click();
+  const dialog = page.getByRole("dialog");
+  await dialog.getByLabel("To a person or a team").fill("Dagny");
+  await dialog.getByRole("button", { name: /^Dagny Holm/ }).click();
+  await dialog.getByRole("button", { name: "Save and send once now" }).click();
+  await expect(dialog).toHaveCount(0);
+  await page.goto("/mailings");
+  await page.getByRole("button", { name: "Mail room" }).click();
+  const mail = page.getByRole("button", { name: /^New quay at Oxney: where it stands/ }).first();
+  await expect(async () => {
+    await page.getByRole("button", { name: "Look again" }).first().click();
+    await expect(mail).toBeVisible({ timeout: 3000 });
+  }).toPass({ timeout: 110_000 });
+  await mail.click();
+  const letter = page.getByRole("article");
+  await expect(letter).toContainText("Money is not yours to see");
+  await expect(letter).not.toContainText("€");
+  await expect(letter.getByRole("link", { name: /\.pdf/ })).toBeVisible();
+});
+
 test("a briefing is made, written in with a live figure, frozen, and read by who sees no money", async ({
   page,
 }) => {
