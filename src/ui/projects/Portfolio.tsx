@@ -123,8 +123,7 @@ export function Portfolio({
               <ul>
                 {without.map(({ row, lacks }) => (
                   <li key={row.id}>
-                    <Link href={`/projects/${row.id}`}>{row.name}</Link> has no{" "}
-                    {lacks.replace(/^an? /, "")} yet
+                    <Link href={`/projects/${row.id}`}>{row.name}</Link> still lacks {lacks}
                   </li>
                 ))}
               </ul>
