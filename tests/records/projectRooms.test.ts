@@ -1,14 +1,11 @@
-import type { Answer, Sent } from "@/contract/acts";
-import type { ActId } from "@/contract/acts";
 import { plainText } from "@/core/briefing";
 import { addDays, parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
 import { newSession, withConnection } from "@/data/database";
-import { perform } from "@/server/acts";
 import { sendDue } from "@/server/mail/mailings";
 import { listMails, loadAttachment, openMailRoom } from "@/server/mail/mailRoom";
-import { Refused } from "@/server/refused";
 import { MONEY_BUNDLE } from "../golden/money/load";
+import { acting } from "../support/acting";
 import { dropDatabase, freshDatabase } from "../support/database";
 import { deskFor } from "../support/desk";
 
@@ -16,6 +13,7 @@ import { deskFor } from "../support/desk";
 let em: EntityManager;
 const NOW = parseInstant("2026-11-24T15:30:00Z")!;
 const clock = { now: () => NOW };
+const { as, whyNot } = acting(clock);
 let heron: number;
 
 beforeAll(async () => {
@@ -32,19 +30,6 @@ async function projectNamed(name: string): Promise<number> {
   const { view } = await deskFor(em, "gil", clock);
   return view.catalog.names.named("project", name)[0].id;
 }
-
-/** An act as somebody does it in their browser. */
-async function as<K extends ActId>(login: string, act: K, asked: Sent<K>): Promise<Answer<K>> {
-  const session = await newSession();
-  const desk = await deskFor(session, login, clock);
-  return (await perform(act, { em: session, desk, clock }, asked)) as Answer<K>;
-}
-
-const whyNot = async <K extends ActId>(login: string, act: K, asked: Sent<K>): Promise<string> =>
-  as(login, act, asked).then(
-    () => "done",
-    (error: unknown) => (error instanceof Refused ? error.message : String(error)),
-  );
 
 /** Enters how far the refit is on a day, over what stands there. */
 async function enterDone(on: string, actual: string | null): Promise<void> {

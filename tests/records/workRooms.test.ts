@@ -1,14 +1,11 @@
-import type { ActId, Answer, Sent } from "@/contract/acts";
 import { plainText } from "@/core/briefing";
 import type { RawBundle, RawTable } from "@/core/bundle";
 import { parseInstant } from "@/core/time";
 import { importBundle, readBundleFiles, type EntityManager } from "@/data";
-import { newSession } from "@/data/database";
-import { perform } from "@/server/acts";
-import { Refused } from "@/server/refused";
 import { firstRelease, listReleases } from "@/server/releases/releases";
 import { boardsOfRoom } from "@/server/rooms/boards";
 import { GOLDEN_BUNDLE } from "../golden/load";
+import { acting } from "../support/acting";
 import { dropDatabase, freshDatabase } from "../support/database";
 import { deskFor } from "../support/desk";
 
@@ -16,6 +13,7 @@ import { deskFor } from "../support/desk";
 let em: EntityManager;
 const NOW = parseInstant("2026-11-24T15:30:00Z")!;
 const clock = { now: () => NOW };
+const { as, whyNot } = acting(clock);
 
 const RELEASES: RawTable = {
   columns: ["release", "project", "starts_on", "due_on", "released_on"],
@@ -54,18 +52,6 @@ beforeAll(async () => {
 afterAll(dropDatabase);
 
 const deskOf = (login: string) => deskFor(em, login, clock);
-
-async function as<K extends ActId>(login: string, act: K, asked: Sent<K>): Promise<Answer<K>> {
-  const session = await newSession();
-  const desk = await deskFor(session, login, clock);
-  return (await perform(act, { em: session, desk, clock }, asked)) as Answer<K>;
-}
-
-const whyNot = async <K extends ActId>(login: string, act: K, asked: Sent<K>): Promise<string> =>
-  as(login, act, asked).then(
-    () => "done",
-    (error: unknown) => (error instanceof Refused ? error.message : String(error)),
-  );
 
 async function idOf(kind: "sprint" | "release", name: string): Promise<number> {
   const { view } = await deskOf("gil");
