@@ -11,6 +11,14 @@ export function Money({ project, here, open, stood }: LeafProps) {
   return (
     <Columns>
       <div>
+        {!span && (
+          <Ground>
+            <p>
+              It has no dates yet: with a start and an end what it earns and what it costs are drawn
+              here month by month.
+            </p>
+          </Ground>
+        )}
         {span && (
           <Ground>
             <header>

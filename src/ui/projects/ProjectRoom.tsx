@@ -1,7 +1,7 @@
 "use client";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState, type ReactNode } from "react";
-import { Tab, TabList, TabPanel } from "react-aria-components";
+import { TabPanel } from "react-aria-components";
 import type { ShownProject } from "@/contract/projects";
 import type { RoomBoards as RoomBoardsFacts } from "@/contract/rooms";
 import { dayText, daysText } from "@/core/time";
@@ -19,7 +19,7 @@ import {
 } from "../kit";
 import { BriefingsLeaf } from "../briefings";
 import { useSaidOpening } from "../said";
-import { BriefingButton, Leafed, Leaves, OpenItems, RoomBoards, useLeaf } from "../rooms";
+import { BriefingButton, Leafed, LeafTabs, Leaves, OpenItems, RoomBoards, useLeaf } from "../rooms";
 import { Overview, type LeafProps } from "./Overview";
 
 const Timeline = later(() => import("../timeline"), "Timeline");
@@ -36,6 +36,20 @@ const LEAVES = {
   briefings: "Briefings",
 } as const;
 type Leaf = keyof typeof LEAVES;
+
+/** The leaves that somebody sees of it; what is open is counted beside its items. */
+const leavesOf = ({ seesMoney, openItems }: ShownProject): Readonly<Record<string, string>> => {
+  const { overview, board, timeline, money, items, words, briefings } = LEAVES;
+  return {
+    overview,
+    board,
+    timeline,
+    ...(seesMoney ? { money } : {}),
+    items: openItems > 0 ? `${items} · ${openItems}` : items,
+    words,
+    briefings,
+  };
+};
 
 interface ProjectRoomProps {
   readonly project: ShownProject;
@@ -77,16 +91,7 @@ export function ProjectRoom({ project: given, boards, mayKeep }: ProjectRoomProp
       </Mast>
       <Leafed selectedKey={leaf} onSelectionChange={(id) => setLeaf(id as Leaf)}>
         <Leaves>
-          <TabList aria-label="What is shown of it">
-            {(Object.keys(LEAVES) as Leaf[])
-              .filter((id) => id !== "money" || project.seesMoney)
-              .map((id) => (
-                <Tab key={id} id={id}>
-                  {LEAVES[id]}
-                  {id === "items" && project.openItems > 0 && ` · ${project.openItems}`}
-                </Tab>
-              ))}
-          </TabList>
+          <LeafTabs label="What is shown of it" leaves={leavesOf(project)} />
           <span className="end">
             {stood ? `as it stood on ${dayText(stood)}` : seenBy(project)}
           </span>

@@ -1,7 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useState } from "react";
-import { Tab, TabList, TabPanel } from "react-aria-components";
+import { TabPanel } from "react-aria-components";
 import { dayText, longDayText, type Day } from "@/core/time";
 import {
   Choice,
@@ -17,7 +17,7 @@ import {
   Waiting,
 } from "../kit";
 import { useSaidOpening } from "../said";
-import { Leafed, Leaves, useLeaf } from "../rooms";
+import { Leafed, LeafTabs, Leaves, useLeaf } from "../rooms";
 import {
   conditionOf,
   fits,
@@ -96,13 +96,7 @@ export function ProjectsRoom({ today, healthWords, mayRemind }: ProjectsRoomProp
       </Mast>
       <Leafed selectedKey={leaf} onSelectionChange={(id) => setLeaf(id as Leaf)}>
         <Leaves>
-          <TabList aria-label="How projects are shown">
-            {(Object.keys(LEAVES) as Leaf[]).map((id) => (
-              <Tab key={id} id={id}>
-                {LEAVES[id]}
-              </Tab>
-            ))}
-          </TabList>
+          <LeafTabs label="How projects are shown" leaves={LEAVES} />
           {all && <Strip all={all} narrowing={narrowing} onNarrow={setNarrowing} />}
           {stood && <span className="end">as it stood on {dayText(stood)}</span>}
         </Leaves>

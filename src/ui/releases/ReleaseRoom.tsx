@@ -2,7 +2,7 @@
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { Tab, TabList, TabPanel } from "react-aria-components";
+import { TabPanel } from "react-aria-components";
 import type { ReleaseLine, RoomBoards as RoomBoardsFacts } from "@/contract/rooms";
 import { dayText, daysText } from "@/core/time";
 import { Choice, DayField, Mast, Page, Purpose, SightLine, Title } from "../kit";
@@ -10,6 +10,7 @@ import {
   BriefingButton,
   isThingLeaf,
   Leafed,
+  LeafTabs,
   Leaves,
   THING_LEAVES,
   ThingLeaf,
@@ -64,13 +65,7 @@ export function ReleaseRoom({ release, releases, boards, today, mayKeep }: Relea
       </Mast>
       <Leafed selectedKey={leaf} onSelectionChange={(id) => setLeaf(id as Leaf)}>
         <Leaves>
-          <TabList aria-label="What is shown of it">
-            {(Object.keys(LEAVES) as Leaf[]).map((id) => (
-              <Tab key={id} id={id}>
-                {LEAVES[id]}
-              </Tab>
-            ))}
-          </TabList>
+          <LeafTabs label="What is shown of it" leaves={LEAVES} />
           <span className="end">
             {stood && `as it stood on ${dayText(stood)}`}
             {leaf === "overview" && (

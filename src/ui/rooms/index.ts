@@ -1,3 +1,4 @@
+export { LeafTabs } from "./LeafTabs";
 export { Columns, Ground, Leafed, Leaves } from "./Leaves";
 export { useLeaf } from "./useLeaf";
 export { BriefingButton, Forecast, OpenItems, RoomBoards, ThingLeaf } from "./later";

@@ -7,7 +7,7 @@ import { ChevronLeft, ChevronRight, ScrollText } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { Tab, TabList, TabPanel, Tabs } from "react-aria-components";
+import { TabPanel, Tabs } from "react-aria-components";
 import type { Mark } from "@/core/figure";
 import { dayText, daysText } from "@/core/time";
 import { ask, Button, Choice, DayField, Mast, Page, Purpose, SightLine, Title } from "../kit";
@@ -15,6 +15,7 @@ import { contextOf, OpenedRecords, partOf, type RoomFacts } from "../report";
 import {
   BriefingButton,
   isThingLeaf,
+  LeafTabs,
   THING_LEAVES,
   ThingLeaf,
   UNITS,
@@ -148,13 +149,7 @@ export function SprintRoom({
         onSelectionChange={(id) => setLeaf(id as Leaf)}
       >
         <Leaves>
-          <TabList aria-label="What is drawn">
-            {(Object.keys(LEAVES) as Leaf[]).map((id) => (
-              <Tab key={id} id={id}>
-                {LEAVES[id]}
-              </Tab>
-            ))}
-          </TabList>
+          <LeafTabs label="What is drawn" leaves={LEAVES} />
           <div className="acts">
             {!isThingLeaf(leaf) && (
               <Choice
