@@ -6,7 +6,6 @@ import type { WorkUnit } from "@/core/definition";
 import { answerOf } from "@/core/kinds";
 import { nameText } from "@/core/sentence";
 import { ask, Empty, Waiting } from "../kit";
-import { saidWords, Says } from "../report";
 import { Columns, Forecast, Ground, useForecast } from "../rooms";
 import { AnsweredFigure, Blocks, useSaidOpening } from "../said";
 
@@ -75,12 +74,8 @@ export function Overview({ release, unit, stood }: OverviewProps) {
       return <p>Its dates are missing: with a start and a due date its work burns down here.</p>;
     if (burndown.error && !burndown.data) return <p role="alert">{burndown.error.message}</p>;
     if (!burndown.data || !shown) return <Waiting>Counting …</Waiting>;
-    if (shown.kind === "history" && shown.blank) return <p>{shown.blank}</p>;
     return (
-      <>
-        {shown.kind === "history" && <Says>{saidWords(shown.says)}</Says>}
-        <AnsweredFigure answer={burndown.data} title="What is left" open={open} height={340} />
-      </>
+      <AnsweredFigure answer={burndown.data} title="What is left" open={open} height={340} isTold />
     );
   }
 

@@ -95,6 +95,8 @@ export function AnsweredFigure({
         <RowsBody records={shown.records} subject={definition.subject.id} />
       </Rows>
     );
+  // What it lacks is said once, in the place of a picture.
+  if (shown.kind === "history" && shown.blank) return <Says>{shown.blank}</Says>;
   return (
     <>
       {isTold && <Says>{saidWords(shown.says)}</Says>}
