@@ -1,3 +1,4 @@
+import type { Sent } from "@/contract/acts";
 import type { ProjectMoved } from "@/contract/projects";
 import { fine, refused, type Result } from "@/core/base";
 import { dayText, type Day } from "@/core/time";
@@ -8,33 +9,12 @@ import { nothingHere, settled } from "../refused";
 import type { Desk } from "../viewer/viewpoint";
 import { leading } from "./records";
 
-interface Span {
-  readonly starts: Day | null;
-  readonly ends: Day | null;
-}
-
-export interface ProjectMove {
-  readonly project: number;
-  readonly was: Span;
-  readonly to: Span;
-  readonly items: readonly {
-    readonly key: string;
-    readonly to: string | null;
-    readonly expected: string | null;
-  }[];
-  readonly milestones: readonly {
-    readonly id: number;
-    readonly to: Day;
-    readonly expected: Day;
-  }[];
-}
-
 /** Moves a project's own days, and the parts that are named with them; what stands elsewhere by now is left, and said. */
 export async function moveProject(
   em: EntityManager,
   clock: Clock,
   desk: Desk,
-  { project, was, to, items, milestones }: ProjectMove,
+  { project, was, to, items, milestones }: Sent<"moveProject">,
 ): Promise<Result<ProjectMoved>> {
   leading(desk, project);
   if (to.starts && to.ends && to.ends < to.starts)
